@@ -1,0 +1,10 @@
+import { join, resolve } from 'node:path'
+
+/** The project's own folder. */
+export const ROOT = process.env['IDOLON_ROOT'] ?? process.cwd()
+export const BUILD = join(ROOT, '.build')
+/** Beside their package, so that Node finds the package's own dependencies from there. */
+export const SERVER = join(ROOT, 'packages/server/dist/server.mjs')
+export const STANDINS = join(ROOT, 'packages/standins/dist/standins.mjs')
+export const PAGE = join(BUILD, 'page')
+export const dataFolder = (given: string | undefined): string => resolve(given ?? join(ROOT, 'data'))
