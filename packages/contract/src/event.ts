@@ -1,0 +1,17 @@
+import { Type, type Static } from '@sinclair/typebox'
+import { Id } from './primitives.ts'
+
+/** What the event stream at /api/events says: something changed; read it again. */
+export const ChangeEvent = Type.Object(
+  {
+    kind: Type.Union([Type.Literal('proof'), Type.Literal('run'), Type.Literal('prompt'), Type.Literal('draft'), Type.Literal('project')]),
+    projectId: Type.Optional(Id),
+    promptId: Type.Optional(Id),
+    runId: Type.Optional(Id),
+    proofId: Type.Optional(Id),
+    revision: Type.Optional(Type.Integer()),
+    client: Type.Optional(Id),
+  },
+  { title: 'ChangeEvent' },
+)
+export type ChangeEvent = Static<typeof ChangeEvent>

@@ -1,0 +1,37 @@
+import { Type, type Static } from '@sinclair/typebox'
+
+/** Stable names of what can go wrong; the problem's `type` is `/problems/<name>`. */
+export const PROBLEMS = {
+  invalid: 400,
+  'too-large': 413,
+  'not-found': 404,
+  'not-this-origin': 403,
+  'draft-moved': 409,
+  'edit-does-not-fit': 422,
+  'text-too-long': 422,
+  'nothing-to-try': 422,
+  'unknown-engine': 422,
+  'not-now': 409,
+  'name-taken': 409,
+  'project-archived': 409,
+  internal: 500,
+  unavailable: 503,
+} as const
+export type ProblemName = keyof typeof PROBLEMS
+
+/** RFC 9457. `detail` is a sentence for a person that says what to do. */
+export const Problem = Type.Object(
+  {
+    type: Type.String(),
+    title: Type.String(),
+    status: Type.Integer(),
+    detail: Type.String(),
+    errors: Type.Optional(
+      Type.Array(Type.Object({ where: Type.String({ description: 'A JSON Pointer, after body, query or path.' }), message: Type.String() })),
+    ),
+  },
+  { title: 'Problem', additionalProperties: true },
+)
+export type Problem = Static<typeof Problem>
+
+export const problemType = (name: ProblemName): string => `/problems/${name}`

@@ -1,0 +1,38 @@
+import { listEngines } from './engine.ts'
+import { readHealth } from './health.ts'
+import { changeProject, createProject, listProjects, readLedger } from './project.ts'
+import { changePrompt, createPrompt, deletePrompt, putBackPrompt, readPrompt, saveEdits } from './prompt.ts'
+import { askAgain, changeProof, listProofs, readProof } from './proof.ts'
+import type { Route } from './route.ts'
+import { listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
+import { listTags, searchShelf } from './shelf.ts'
+import { changeVersion, listVersions } from './version.ts'
+
+/** Every operation of the API. */
+export const ROUTES = [
+  readHealth,
+  listProjects,
+  createProject,
+  changeProject,
+  readLedger,
+  listEngines,
+  searchShelf,
+  listTags,
+  createPrompt,
+  readPrompt,
+  changePrompt,
+  deletePrompt,
+  putBackPrompt,
+  saveEdits,
+  listVersions,
+  changeVersion,
+  startRun,
+  listRuns,
+  recentRuns,
+  readRun,
+  stopRun,
+  listProofs,
+  readProof,
+  changeProof,
+  askAgain,
+] as const satisfies readonly Route[]

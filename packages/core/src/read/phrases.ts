@@ -1,0 +1,40 @@
+import { FACETS } from '../facet.ts'
+import { LABELS } from './model/chain.ts'
+import type { Item } from './model/features.ts'
+import type { Phrase } from './reading.ts'
+
+/** How sure a run of labels is, as a share of the times such a run is right. Points of a line: raw value, share. */
+export type Calibration = readonly (readonly [raw: number, right: number])[]
+
+export function calibrated(raw: number, points: Calibration): number {
+  const after = points.findIndex(([at]) => at >= raw)
+  if (points.length === 0) return raw
+  if (after === 0) return points[0]![1]
+  if (after < 0) return points[points.length - 1]![1]
+  const [[x0, y0], [x1, y1]] = [points[after - 1]!, points[after]!]
+  return x1 === x0 ? y1 : y0 + ((raw - x0) / (x1 - x0)) * (y1 - y0)
+}
+
+/** Gaps that a phrase of one facet may run across. */
+const WITHIN = new Set(['none', 'article', 'preposition', 'joiner'])
+
+/** The labels of a unit's words as phrases: runs of one facet, ended by punctuation, noise or another facet. Ranges are in the unit's own text. */
+export function phrasesOf(text: string, items: readonly Item[], labels: Uint8Array, probabilities: Float64Array, calibration: Calibration): Phrase[] {
+  const phrases: Phrase[] = []
+  for (let i = 0; i < items.length; ) {
+    const label = labels[i]!
+    let end = i + 1
+    while (end < items.length && labels[end] === label && WITHIN.has(items[end]!.gap)) end++
+    if (label > 0) {
+      // Articles and joining words before the first word are outside.
+      const from = items[i]!.token.start
+      const to = items[end - 1]!.token.end
+      let sum = 0
+      for (let k = i; k < end; k++) sum += probabilities[k * LABELS + label]!
+      const confidence = calibrated(sum / (end - i), calibration)
+      phrases.push({ start: from, end: to, text: text.slice(from, to), facet: FACETS[label - 1]!, confidence: Math.round(confidence * 1_000) / 1_000 })
+    }
+    i = end
+  }
+  return phrases
+}
