@@ -1,0 +1,130 @@
+import {
+  type AnswerOf,
+  type BodyOf,
+  changePrompt,
+  changeProof,
+  changeVersion,
+  createProject,
+  createPrompt,
+  deletePrompt,
+  listProjects,
+  listVersions,
+  type ParamsOf,
+  type Prompt,
+  type QueryOf,
+  readRun,
+  type Route,
+  type Run,
+  saveEdits,
+  searchShelf,
+  startRun,
+} from '@idolon/contract'
+import { type Draft, editBetween, isEmptyEdit } from '@idolon/core'
+import { randomUUID } from 'node:crypto'
+import { setTimeout as sleep } from 'node:timers/promises'
+import pg from 'pg'
+import { type DemoProject, type DemoPrompt, WORLD } from './world.ts'
+
+const RUN_TIMEOUT_MS = 120_000
+
+interface Given<R extends Route> {
+  params?: ParamsOf<R>
+  query?: QueryOf<R>
+  body?: BodyOf<R>
+}
+
+function client(address: string) {
+  return async function call<R extends Route>(route: R, given: Given<R> = {}): Promise<AnswerOf<R>> {
+    const path = route.path.replace(/:(\w+)/g, (_, name: string) => (given.params as Record<string, string>)[name] ?? '')
+    const search = new URLSearchParams((given.query ?? {}) as Record<string, string>)
+    const response = await fetch(`${address}${path}?${search.toString()}`, {
+      method: route.method.toUpperCase(),
+      ...(given.body === undefined ? {} : { body: JSON.stringify(given.body), headers: { 'content-type': 'application/json' } }),
+    })
+    if (!response.ok) throw new Error(`The demo world could not be made: ${route.id} answered ${response.status} ${await response.text()}`)
+    return (response.status === 204 ? undefined : await response.json()) as AnswerOf<R>
+  }
+}
+type Call = ReturnType<typeof client>
+
+async function finished(call: Call, run: Run): Promise<Run> {
+  const end = Date.now() + RUN_TIMEOUT_MS
+  for (;;) {
+    const now = await call(readRun, { params: { run: run.id } })
+    if (now.proofs.every(({ state }) => state !== 'asked' && state !== 'sent')) return now
+    if (Date.now() > end) throw new Error('The demo world could not be made: the simulated engine did not answer in time.')
+    await sleep(150)
+  }
+}
+
+/** Writes one prompt as a person would: edit, try, judge, edit, try again. */
+async function makePrompt(call: Call, projectId: string, demo: DemoPrompt): Promise<void> {
+  const prompt: Prompt = await call(createPrompt, { body: { projectId, title: demo.title } })
+  const params = { prompt: prompt.id }
+  const writer = randomUUID()
+  let draft = prompt.draft
+  let revision = prompt.revision
+  let sent = 0
+  const write = async (next: Draft) => {
+    const edit = editBetween(draft, next)
+    if (!isEmptyEdit(edit)) {
+      revision = (await call(saveEdits, { params, body: { client: writer, first: ++sent, base: revision, edits: [edit] } })).revision
+    }
+    draft = next
+  }
+  for (const version of demo.versions) {
+    await write({ ...draft, text: version.text, leaveOut: version.leaveOut ?? [], settings: version.settings ?? draft.settings })
+    const run = await finished(call, await call(startRun, { params, body: { id: randomUUID(), revision } }))
+    const stored = [...run.proofs].sort((a, b) => a.index - b.index)
+    for (const [i, verdict] of version.verdicts.entries()) {
+      const proof = stored[i]
+      if (verdict && proof?.state === 'stored') await call(changeProof, { params: { proof: proof.id }, body: { verdict } })
+    }
+    if (version.why) await call(changeVersion, { params: { version: run.versionId }, body: { why: version.why } })
+  }
+  if (demo.draft) await write({ ...draft, text: demo.draft })
+  await call(changePrompt, { params, body: { status: demo.status, tags: demo.tags, ...(demo.note ? { note: demo.note } : {}) } })
+}
+
+async function madeBefore(call: Call, projectId: string, demo: DemoPrompt): Promise<boolean> {
+  const { rows } = await call(searchShelf, { query: { project: projectId, limit: 200 } })
+  const there = rows.find(({ title }) => title === demo.title)
+  if (!there) return false
+  const versions = await call(listVersions, { params: { prompt: there.id } })
+  if (versions.length === demo.versions.length && there.status === demo.status) return true
+  // Half made when an earlier start was interrupted.
+  await call(deletePrompt, { params: { prompt: there.id } })
+  return false
+}
+
+async function projectFor(call: Call, demo: DemoProject): Promise<string> {
+  const all = await call(listProjects)
+  return (all.find(({ name }) => name === demo.name) ?? (await call(createProject, { body: { name: demo.name } }))).id
+}
+
+/** Makes the demo world through the running application, once a database; an interrupted making is taken up again. */
+export async function seedDemo(address: string, databaseUrl: string, say: (line: string) => void): Promise<void> {
+  const database = new pg.Client({ connectionString: databaseUrl })
+  await database.connect()
+  try {
+    const marks = new Set((await database.query<{ name: string }>('select name from marks')).rows.map(({ name }) => name))
+    if (marks.has('demo world made')) return
+    const call = client(address)
+    if (!marks.has('demo world begun')) {
+      if ((await call(listProjects)).length > 0) return
+      await database.query(`insert into marks (name) values ('demo world begun')`)
+    }
+    const all = WORLD.flatMap((project) => project.prompts)
+    let made = 0
+    for (const project of WORLD) {
+      const id = await projectFor(call, project)
+      for (const prompt of project.prompts) {
+        say(`Demo world: ${++made} of ${all.length}, ${prompt.title} ...`)
+        if (!(await madeBefore(call, id, prompt))) await makePrompt(call, id, prompt)
+      }
+    }
+    await database.query(`insert into marks (name) values ('demo world made')`)
+  } finally {
+    await database.end()
+  }
+}

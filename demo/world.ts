@@ -1,0 +1,181 @@
+import type { Status, Verdict } from '@idolon/contract'
+import type { Settings } from '@idolon/core'
+
+/** One making of a demo prompt: what is written, and how each of its proofs was judged. */
+export interface DemoVersion {
+  text: string
+  leaveOut?: string[]
+  settings?: Settings
+  why?: string
+  verdicts: (Verdict | null)[]
+}
+export interface DemoPrompt {
+  title: string
+  status: Status
+  tags: string[]
+  note?: string
+  versions: DemoVersion[]
+  /** What lies on the desk now, when that is further on than the last version. */
+  draft?: string
+}
+export interface DemoProject {
+  name: string
+  prompts: DemoPrompt[]
+}
+
+/** Tarrow, a made-up mountain valley: every name in it is invented. */
+export const WORLD: DemoProject[] = [
+  {
+    name: 'Tarrow Line',
+    prompts: [
+      {
+        title: 'The viaduct at noon',
+        status: 'proven',
+        tags: ['poster', 'train', 'summer'],
+        note: 'The one for the ticket hall. Red is the line’s own red.',
+        versions: [
+          {
+            text: 'A rack railway train crosses a stone viaduct in the mountains, travel poster',
+            settings: { aspectRatio: '2:3', count: 3, seed: 210 },
+            verdicts: ['maybe', 'drop', null],
+          },
+          {
+            text: 'A red rack railway train crosses a stone viaduct high in the mountains, noon in summer, travel poster, flat colour, limited palette of red, cream and teal',
+            settings: { aspectRatio: '2:3', count: 3, seed: 210 },
+            why: 'The train was lost among the greys.',
+            verdicts: ['keep', 'maybe', 'maybe'],
+          },
+          {
+            text: 'A red rack railway train crosses a stone viaduct high in the mountains, noon in summer, travel poster, flat colour, limited palette of red, cream and teal, the words "TARROW LINE"',
+            settings: { aspectRatio: '2:3', count: 4, seed: 210 },
+            why: 'With the name of the line.',
+            verdicts: ['keep', 'keep', 'maybe', 'drop'],
+          },
+        ],
+      },
+      {
+        title: 'Winter service',
+        status: 'testing',
+        tags: ['poster', 'train', 'winter'],
+        versions: [
+          {
+            text: 'A blue rack railway train climbs through a snowy forest at dusk, travel poster, linocut print, slate and amber',
+            settings: { aspectRatio: '3:2', count: 3, seed: 77 },
+            verdicts: ['maybe', 'maybe', null],
+          },
+          {
+            text: 'A blue rack railway train climbs through a snowy village at dusk, lit windows, falling snow, travel poster, linocut print, slate and amber, the words "ALL WINTER"',
+            settings: { aspectRatio: '3:2', count: 4, seed: 77 },
+            why: 'Somewhere to arrive at.',
+            verdicts: ['keep', 'maybe', 'drop', null],
+          },
+        ],
+      },
+      {
+        title: 'The lake station',
+        status: 'testing',
+        tags: ['poster', 'water'],
+        versions: [
+          { text: 'A sailing boat on a mountain lake at sunset, watercolour, orange and teal, quiet and expectant', settings: { aspectRatio: '3:2', count: 3, seed: 19 }, verdicts: ['keep', 'maybe', 'drop'] },
+        ],
+        draft: 'A sailing boat on a mountain lake at sunset, a station with lit windows on the far shore, watercolour, orange and teal, quiet and expectant',
+      },
+      {
+        title: 'Goat of the upper pass',
+        status: 'rough',
+        tags: ['animal', 'badge'],
+        versions: [{ text: 'A goat on a mountain pass, side view, pen and ink line drawing, hatching, badge for the guards’ caps', settings: { aspectRatio: '1:1', count: 2, seed: 5 }, verdicts: ['maybe', null] }],
+      },
+    ],
+  },
+  {
+    name: 'Skep & Cup',
+    prompts: [
+      {
+        title: 'Honey on the sill',
+        status: 'proven',
+        tags: ['product', 'honey', 'photograph'],
+        note: 'House light: from the left, always.',
+        versions: [
+          { text: 'A jar of honey on a kitchen table, product photograph', settings: { aspectRatio: '3:2', count: 3, seed: 402 }, verdicts: ['drop', 'maybe', null] },
+          {
+            text: 'A jar of honey on a kitchen table by the window, morning light from the left, shallow depth of field, 85mm lens at f/2, product photograph, warm beige and amber',
+            leaveOut: ['people', 'clutter', 'second jar'],
+            settings: { aspectRatio: '3:2', count: 4, seed: 402 },
+            why: 'Light and lens were left to chance.',
+            verdicts: ['keep', 'keep', 'maybe', 'drop'],
+          },
+        ],
+      },
+      {
+        title: 'Teapot on cream',
+        status: 'proven',
+        tags: ['product', 'tea', 'photograph'],
+        versions: [
+          {
+            text: 'A green teapot in a studio, plain background, soft light from the left, product photograph, cream and sage',
+            leaveOut: ['people', 'props'],
+            settings: { aspectRatio: '1:1', count: 4, seed: 61 },
+            verdicts: ['keep', 'maybe', 'maybe', 'drop'],
+          },
+        ],
+      },
+      {
+        title: 'Three cups',
+        status: 'testing',
+        tags: ['product', 'tea'],
+        versions: [
+          { text: 'Three teal cups of tea on a table in a kitchen, afternoon light from the right, gouache illustration for a label', settings: { aspectRatio: '16:9', count: 3, seed: 33 }, verdicts: ['maybe', 'maybe', null] },
+          { text: 'Three rust cups of tea on a table in a kitchen, afternoon light from the right, gouache illustration for a label', settings: { aspectRatio: '16:9', count: 3, seed: 33 }, why: 'Same seed, another glaze.', verdicts: ['keep', null, null] },
+        ],
+      },
+      {
+        title: 'Bee for the lid',
+        status: 'rough',
+        tags: ['honey', 'badge'],
+        versions: [{ text: 'A bee, close-up, centred, line drawing, engraving on cream paper', settings: { aspectRatio: '1:1', count: 3, seed: 12 }, verdicts: [null, null, null] }],
+      },
+    ],
+  },
+  {
+    name: 'Lantern Bees',
+    prompts: [
+      {
+        title: 'Hedda opens the hives',
+        status: 'proven',
+        tags: ['picture book', 'Hedda', 'scene 1'],
+        note: 'Hedda Brenn: straw hat, ochre coat, never without her smoker.',
+        versions: [
+          { text: 'Hedda Brenn, an old woman who keeps bees, beside her hives in a meadow, gouache picture book illustration', settings: { aspectRatio: '3:2', count: 3, seed: 901 }, verdicts: ['maybe', 'drop', null] },
+          {
+            text: 'Hedda Brenn, an old woman in an ochre coat and a straw hat, stands beside straw hives on a terraced apiary above an alpine village, dawn in late autumn, soft light from the left, gouache picture book illustration',
+            settings: { aspectRatio: '3:2', count: 4, seed: 901 },
+            why: 'Where and when were missing.',
+            verdicts: ['keep', 'maybe', 'maybe', 'keep'],
+          },
+        ],
+      },
+      {
+        title: 'The Brass Heron comes',
+        status: 'testing',
+        tags: ['picture book', 'Brass Heron', 'scene 3', 'night'],
+        versions: [
+          { text: 'A brass heron, a clockwork bird, among flowers at night, stars and a moon, gouache picture book illustration', settings: { aspectRatio: '3:2', count: 4, seed: 318 }, verdicts: ['keep', 'maybe', null, 'drop'] },
+          { text: 'A brass heron, a clockwork bird, among flowers by the lake at night, stars and a moon, glowing bees, gouache picture book illustration', settings: { aspectRatio: '3:2', count: 4, seed: 318 }, why: 'It steals light: give it some to steal.', verdicts: ['keep', 'keep', null, null] },
+        ],
+      },
+      {
+        title: 'Corin with two lanterns',
+        status: 'testing',
+        tags: ['picture book', 'Corin', 'scene 4', 'night'],
+        versions: [{ text: 'Corin, an apprentice with a lantern, in a winter village at night, snowing, lit windows, gouache picture book illustration', settings: { aspectRatio: '2:3', count: 3, seed: 44 }, verdicts: ['maybe', 'keep', null] }],
+      },
+      {
+        title: 'The valley asleep',
+        status: 'rough',
+        tags: ['picture book', 'scene 6', 'night'],
+        versions: [{ text: 'A chapel tower in an alpine village at night, stars, layered paper cut, indigo and gold', settings: { aspectRatio: '16:9', count: 3, seed: 8 }, verdicts: [null, null, null] }],
+      },
+    ],
+  },
+]

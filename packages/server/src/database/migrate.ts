@@ -1,0 +1,19 @@
+import type { Knex } from 'knex'
+import type { Database } from './connect.ts'
+import { up as first } from './first-migration.ts'
+
+/** Forward only; a name never changes once it has landed. */
+const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [{ name: '2026-11-25-first', up: first }]
+
+/** Brings the database to the newest shape. Several processes may call it at once. */
+export async function migrate(db: Database): Promise<void> {
+  await db.migrate.latest({
+    migrationSource: {
+      getMigrations: () => Promise.resolve(MIGRATIONS),
+      getMigrationName: (migration: (typeof MIGRATIONS)[number]) => migration.name,
+      getMigration: (migration: (typeof MIGRATIONS)[number]) =>
+        Promise.resolve({ up: migration.up, down: () => Promise.reject(new Error('Migrations go forward only.')) }),
+    },
+    tableName: 'migrations',
+  })
+}

@@ -1,0 +1,150 @@
+import {
+  askAgain,
+  changeProject,
+  changePrompt,
+  changeProof,
+  changeVersion,
+  createProject,
+  createPrompt,
+  deletePrompt,
+  listEngines,
+  listProjects,
+  listProofs,
+  listRuns,
+  listTags,
+  listVersions,
+  openApiDocument,
+  putBackPrompt,
+  readHealth,
+  readLedger,
+  readProof,
+  readPrompt,
+  readRun,
+  recentRuns,
+  saveEdits,
+  searchShelf,
+  startRun,
+  stopRun,
+} from '@idolon/contract'
+import express, { type Express } from 'express'
+import helmet from 'helmet'
+import { join } from 'node:path'
+import type { Logger } from 'pino'
+import type { Database } from '../database/connect.ts'
+import type { Drafts } from '../drafts/service.ts'
+import type { Engines } from '../engines/engines.ts'
+import type { EventStreams } from '../events/stream.ts'
+import { pictureRoutes } from '../pictures/routes.ts'
+import type { Projects } from '../projects/service.ts'
+import type { Prompts } from '../prompts/service.ts'
+import type { Proofs } from '../proofs/service.ts'
+import type { Runs } from '../runs/service.ts'
+import type { SearchIndex } from '../shelf/search-index.ts'
+import { searchShelf as search, tagCounts } from '../shelf/search.ts'
+import type { Versions } from '../versions/service.ts'
+import { answerErrors } from './errors.ts'
+import { ownOriginOnly } from './own-origin.ts'
+import { ProblemError } from './problem.ts'
+import { registrar } from './register.ts'
+
+export const VERSION = '0.1.0'
+
+export interface Services {
+  db: Database
+  engines: Engines
+  projects: Projects
+  prompts: Prompts
+  drafts: Drafts
+  versions: Versions
+  runs: Runs
+  proofs: Proofs
+  index: SearchIndex
+  streams: EventStreams
+}
+
+const security = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+      workerSrc: ["'self'"],
+      // The component library writes style elements at run time.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  strictTransportSecurity: false,
+})
+
+export function createApp(services: Services, options: { port: () => number; pageFolder: string | undefined; checkAnswers: boolean; log: Logger }): Express {
+  const { engines, projects, prompts, drafts, versions, runs, proofs, index, streams, db } = services
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(security)
+  app.use(ownOriginOnly(options.port))
+  app.use('/api', express.json({ limit: '4mb' }))
+  app.use('/api', (_request, response, next) => {
+    response.set('cache-control', 'no-store')
+    next()
+  })
+  const on = registrar(app, options.checkAnswers)
+
+  on(readHealth, async () => {
+    await db.raw('select 1')
+    return { status: 'ok' as const, version: VERSION }
+  })
+  on(listProjects, () => projects.list())
+  on(createProject, ({ actor, body }) => projects.create(actor, body.name))
+  on(changeProject, ({ actor, params, body }) => projects.change(actor, params.project, body))
+  on(readLedger, ({ params }) => projects.ledger(params.project))
+  on(listEngines, () => Promise.resolve(engines.list()))
+  on(searchShelf, ({ query }) => search(db, index, query))
+  on(listTags, ({ query }) => tagCounts(db, query.project))
+  on(createPrompt, ({ actor, body }) => prompts.create(actor, body))
+  on(readPrompt, ({ params }) => prompts.read(params.prompt))
+  on(changePrompt, ({ actor, params, body }) => prompts.change(actor, params.prompt, body))
+  on(deletePrompt, async ({ actor, params }) => {
+    await prompts.setDeleted(actor, params.prompt, true)
+    return undefined
+  })
+  on(putBackPrompt, ({ actor, params }) => prompts.setDeleted(actor, params.prompt, false))
+  on(saveEdits, ({ actor, params, body }) => drafts.save(actor, params.prompt, body))
+  on(listVersions, ({ params }) => versions.list(params.prompt))
+  on(changeVersion, ({ actor, params, body }) => versions.explain(actor, params.version, body.why))
+  on(startRun, ({ actor, params, body }) => runs.start(actor, params.prompt, body))
+  on(listRuns, ({ params, query }) => runs.ofPrompt(params.prompt, query.limit))
+  on(recentRuns, ({ query }) => runs.recent(query.project, query.limit, query.offset))
+  on(readRun, ({ params }) => runs.read(params.run))
+  on(stopRun, ({ actor, params }) => runs.stop(actor, params.run))
+  on(listProofs, ({ query }) => proofs.list(query))
+  on(readProof, ({ params }) => proofs.read(params.proof))
+  on(changeProof, ({ actor, params, body }) => proofs.change(actor, params.proof, body))
+  on(askAgain, ({ actor, params }) => proofs.askAgain(actor, params.proof))
+
+  pictureRoutes(app, db)
+  app.get('/api/events', streams.handle)
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(openApiDocument(VERSION))
+  })
+  app.use('/api', () => {
+    throw new ProblemError('not-found', 'The API has no such address. All of them are listed at /api/openapi.json.')
+  })
+
+  const { pageFolder } = options
+  if (pageFolder) {
+    app.use('/assets', express.static(join(pageFolder, 'assets'), { immutable: true, maxAge: '1y', index: false }))
+    app.use(express.static(pageFolder, { index: false }))
+    app.get('/{*any}', (_request, response) => {
+      response.set('cache-control', 'no-cache').sendFile('index.html', { root: pageFolder })
+    })
+  }
+  app.use(answerErrors(options.log))
+  return app
+}

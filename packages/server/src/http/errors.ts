@@ -1,0 +1,31 @@
+import type { ErrorRequestHandler } from 'express'
+import type { Logger } from 'pino'
+import { ProblemError } from './problem.ts'
+
+const MAX_BODY_WORDS = '4 MB'
+
+function asProblem(error: unknown, log: Logger): ProblemError {
+  if (error instanceof ProblemError) return error
+  const { type, status, code } = error as { type?: string; status?: number; code?: string }
+  if (type === 'entity.too.large') return new ProblemError('too-large', `A request holds at most ${MAX_BODY_WORDS}. Nothing was changed.`)
+  if (type === 'entity.parse.failed') return new ProblemError('invalid', 'The body is not JSON. Nothing was changed.')
+  if (status !== undefined && status >= 400 && status < 500) return new ProblemError('invalid', 'The request could not be read. Nothing was changed.')
+  log.error({ err: error }, 'request failed')
+  const noDatabase = code !== undefined && /^(ECONNREFUSED|ECONNRESET|57P0[1-3]|08...)$/.test(code)
+  if (noDatabase || (error as Error).name === 'KnexTimeoutError') {
+    return new ProblemError('unavailable', 'The database does not answer just now. What you wrote is kept in the browser and is sent again by itself.')
+  }
+  return new ProblemError('internal', 'The server could not do this. Nothing you wrote is lost; try again, and look at the log if it happens again.')
+}
+
+/** Answers every error as a problem document; what went wrong inside stays in the log. */
+export const answerErrors =
+  (log: Logger): ErrorRequestHandler =>
+  (error, _request, response, next) => {
+    if (response.headersSent) {
+      next(error)
+      return
+    }
+    const problem = asProblem(error, log).document()
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem))
+  }

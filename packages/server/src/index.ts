@@ -1,0 +1,4 @@
+export * from './settings.ts'
+export * from './start-server.ts'
+export { createDatabase } from './database/create-database.ts'
+export { connectDatabase } from './database/connect.ts'

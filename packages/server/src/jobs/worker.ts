@@ -1,0 +1,50 @@
+import type { Logger } from 'pino'
+import type { Database } from '../database/connect.ts'
+import { forgetOldEvents } from '../events/events.ts'
+import type { ProofMaker } from '../proofs/make-proof.ts'
+import { freeProofs } from '../proofs/lease.ts'
+import type { SearchIndex } from '../shelf/search-index.ts'
+import type { ProofQueue } from './proof-queue.ts'
+
+const SWEEP_MS = 3_000
+const INDEX_MS = 1_500
+const FORGET_MS = 3_600_000
+/** Requests to engines at once in this process. */
+const CONCURRENCY = 4
+
+/** Runs `task` again and again, `every` ms after it ended, until stopped. A failure is logged and the next round comes. */
+function repeat(every: number, log: Logger, what: string, task: () => Promise<unknown>): () => void {
+  let stopped = false
+  let timer: NodeJS.Timeout | undefined
+  const round = async () => {
+    try {
+      await task()
+    } catch (error) {
+      if (!stopped) log.warn({ err: error }, what)
+    }
+    if (!stopped) timer = setTimeout(() => void round(), every)
+  }
+  timer = setTimeout(() => void round(), Math.min(every, 200))
+  return () => {
+    stopped = true
+    clearTimeout(timer)
+  }
+}
+
+/** Starts this process's share of the slow work; returns what ends it. */
+export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; log: Logger }): Promise<() => void> {
+  const { db, queue, maker, index, log } = parts
+  await queue.work(CONCURRENCY, (id) => maker.make(id))
+  const sweep = async () => {
+    const free = await freeProofs(db)
+    if (free.length) await db.transaction((trx) => queue.add(trx, free))
+  }
+  const stops = [
+    repeat(SWEEP_MS, log, 'free proofs not looked for', sweep),
+    repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
+    repeat(FORGET_MS, log, 'old events not forgotten', () => forgetOldEvents(db)),
+  ]
+  return () => {
+    for (const stop of stops) stop()
+  }
+}

@@ -1,0 +1,20 @@
+import { settingsFrom } from './settings.ts'
+import { startServer } from './start-server.ts'
+
+const server = await startServer(settingsFrom(process.env))
+process.send?.({ ready: server.address ?? 'jobs' })
+console.log(`Idolon serves ${server.address ?? 'jobs'}`)
+
+let closing = false
+async function close(): Promise<void> {
+  if (closing) return
+  closing = true
+  // Whatever does not close in time is left to the leases.
+  setTimeout(() => process.exit(0), 3_000).unref()
+  await server.close()
+  process.exit(0)
+}
+process.on('SIGTERM', () => void close())
+process.on('SIGINT', () => void close())
+// The launcher holds the other end; when it dies, this process goes too.
+process.on('disconnect', () => void close())

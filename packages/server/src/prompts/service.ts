@@ -1,0 +1,94 @@
+import { type Draft, emptyDraft, SHIPPED_ENGINES, DEFAULT_COUNT } from '@idolon/core'
+import type { Prompt } from '@idolon/contract'
+import { randomUUID } from 'node:crypto'
+import type { Actor } from '../actor.ts'
+import type { Database } from '../database/connect.ts'
+import { recordEvent } from '../events/events.ts'
+import { notFound, ProblemError } from '../http/problem.ts'
+import { runSettingsOf, versionById, versionToReuse } from '../versions/store.ts'
+import { insertPrompt, onePrompt, projectState, type PromptChange, setDeleted, updatePrompt } from './store.ts'
+
+/** What a new draft starts with: the first engine, at its own size. */
+function firstDraft(): Draft {
+  const [engine] = SHIPPED_ENGINES
+  return {
+    ...emptyDraft(),
+    settings: { aspectRatio: engine?.sizes[0]?.aspectRatio ?? '3:2', count: DEFAULT_COUNT },
+    engines: engine ? [{ engine: engine.id }] : [],
+  }
+}
+
+export class Prompts {
+  constructor(private readonly db: Database) {}
+
+  async read(id: string): Promise<Prompt> {
+    const prompt = await onePrompt(this.db, id)
+    if (!prompt) throw notFound('prompt')
+    return prompt
+  }
+
+  async create(actor: Actor, asked: { projectId: string; title?: string; from?: { promptId: string; versionId?: string } }): Promise<Prompt> {
+    const project = await projectState(this.db, asked.projectId)
+    if (!project) throw notFound('project')
+    if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
+    const id = randomUUID()
+    const source = asked.from ? await this.#taken(asked.from) : undefined
+    await this.db.transaction(async (trx) => {
+      await insertPrompt(trx, {
+        id,
+        projectId: asked.projectId,
+        title: asked.title?.trim() ?? source?.title ?? '',
+        draft: source?.draft ?? firstDraft(),
+        tags: source?.tags ?? [],
+        copiedFrom: source?.copiedFrom ?? null,
+        createdBy: actor.id,
+      })
+      await recordEvent(trx, { kind: 'prompt', promptId: id, projectId: asked.projectId })
+    })
+    return this.read(id)
+  }
+
+  /** What is taken along on reuse: the version asked for, else that of the best proof, else the newest, else the draft. */
+  async #taken({ promptId, versionId }: { promptId: string; versionId?: string }) {
+    const from = await this.read(promptId)
+    const version = versionId ? await versionById(this.db, versionId) : await versionToReuse(this.db, promptId, from.bestProof?.versionId)
+    if (versionId && version?.prompt_id !== promptId) throw notFound('version')
+    const run = version && (await runSettingsOf(this.db, version.id, from.bestProof?.runId))
+    const draft: Draft = version
+      ? { ...version.body, settings: run?.settings ?? from.draft.settings, engines: run?.engines ?? from.draft.engines }
+      : from.draft
+    return {
+      title: from.named ? from.title : '',
+      tags: from.tags,
+      draft,
+      copiedFrom: { promptId, version: version?.number ?? null },
+    }
+  }
+
+  async change(_actor: Actor, id: string, change: PromptChange): Promise<Prompt> {
+    const prompt = await this.read(id)
+    if (change.bestProofId) {
+      const own = await this.db('proofs').where({ id: change.bestProofId, prompt_id: id, state: 'stored' }).first<{ id: string } | undefined>('id')
+      if (!own) throw notFound('proof of this prompt')
+    }
+    const tags = change.tags && [...new Set(change.tags.map((tag) => tag.trim()).filter(Boolean))]
+    await this.db.transaction(async (trx) => {
+      await updatePrompt(trx, id, {
+        ...change,
+        ...(change.title === undefined ? {} : { title: change.title.trim() }),
+        ...(tags ? { tags } : {}),
+      })
+      await recordEvent(trx, { kind: 'prompt', promptId: id, projectId: prompt.projectId })
+    })
+    return this.read(id)
+  }
+
+  async setDeleted(_actor: Actor, id: string, deleted: boolean): Promise<Prompt> {
+    const prompt = await this.read(id)
+    await this.db.transaction(async (trx) => {
+      await setDeleted(trx, id, deleted)
+      await recordEvent(trx, { kind: 'prompt', promptId: id, projectId: prompt.projectId })
+    })
+    return this.read(id)
+  }
+}

@@ -1,0 +1,132 @@
+import { randomUUID } from 'node:crypto'
+import { setTimeout as sleep } from 'node:timers/promises'
+import type { Logger } from 'pino'
+import type { Database } from '../database/connect.ts'
+import type { Engines } from '../engines/engines.ts'
+import { recordEvent } from '../events/events.ts'
+import { settle } from '../ledger/ledger.ts'
+import { keepPicture } from '../pictures/store.ts'
+import { takeInPng } from '../pictures/take-in.ts'
+import { EngineFailure } from '../providers/engine-failure.ts'
+import { askForPicture } from '../providers/picture-engine.ts'
+import { claimProof, finishProof, type ProofTask, RENEW_MS, renewLease } from './lease.ts'
+
+const TRIES = 3
+const MAY_BE_CHARGED = 'It may have been charged; look at the engine’s own account before you ask again.'
+
+export class ProofMaker {
+  readonly #worker = randomUUID()
+
+  constructor(
+    private readonly db: Database,
+    private readonly engines: Engines,
+    private readonly log: Logger,
+    private readonly timeoutMs: number,
+  ) {}
+
+  /** Asks for one proof and stores it. Safe to call twice for the same proof: only the holder of its lease does anything. */
+  async make(proofId: string): Promise<void> {
+    const task = await claimProof(this.db, proofId, this.#worker)
+    if (!task) return
+    const renewing = setInterval(() => {
+      renewLease(this.db, task.id, this.#worker).catch((error: unknown) => {
+        this.log.warn({ err: error, proof: task.id }, 'lease not renewed')
+      })
+    }, RENEW_MS)
+    try {
+      await this.#ask(task)
+    } finally {
+      clearInterval(renewing)
+    }
+  }
+
+  async #ask(task: ProofTask): Promise<void> {
+    const profile = this.engines.find(task.engine.id, task.engine.revision)
+    if (!profile) {
+      await this.#fail(task, 'failed', 'This engine is no longer known here.', 0)
+      return
+    }
+    if (task.state === 'sent' && !profile.honoursIdempotencyKey) {
+      await this.#unknown(task, `Idolon was interrupted while ${task.engine.name} was at work.`)
+      return
+    }
+    const started = performance.now()
+    if (!(await this.#markSent(task))) return
+    for (let attempt = 1; ; attempt++) {
+      try {
+        const answer = await askForPicture({
+          address: this.engines.addressOf(profile),
+          engine: profile.id,
+          revision: profile.revision,
+          output: task.output,
+          seed: task.seed,
+          key: `${task.id}.${task.asking}`,
+          timeoutMs: this.timeoutMs,
+        })
+        await this.#store(task, answer, Math.round(performance.now() - started))
+        return
+      } catch (error) {
+        if (!(error instanceof EngineFailure)) throw error
+        const { charged, again, waitSeconds } = error.more
+        const safe = charged === 'no' || profile.honoursIdempotencyKey
+        if (again && safe && attempt < TRIES) {
+          await sleep((waitSeconds ?? 0.4 * 2 ** attempt) * 1000)
+          continue
+        }
+        if (charged === 'perhaps') await this.#unknown(task, error.reason)
+        else await this.#fail(task, 'failed', error.reason, charged === 'yes' ? task.reserved : 0)
+        return
+      }
+    }
+  }
+
+  #markSent(task: ProofTask): Promise<boolean> {
+    return this.db.transaction(async (trx) => {
+      const changed = await trx('proofs')
+        .where({ id: task.id, worker: this.#worker })
+        .whereIn('state', ['asked', 'sent'])
+        .update({ state: 'sent', sent_at: trx.fn.now() })
+      if (changed) await this.#tell(trx, task)
+      return changed > 0
+    })
+  }
+
+  async #store(task: ProofTask, answer: { bytes: Buffer; seed: number }, tookMs: number): Promise<void> {
+    const picture = await takeInPng(answer.bytes)
+    await this.db.transaction(async (trx) => {
+      await keepPicture(trx, picture)
+      const mine = await finishProof(trx, task.id, this.#worker, {
+        state: 'stored',
+        reason: null,
+        picture: picture.sha256,
+        seed: answer.seed,
+        cost: task.reserved,
+        stored_at: trx.fn.now(),
+        took_ms: tookMs,
+      })
+      if (!mine) return
+      await settle(trx, task.id, task.reserved, 'stored')
+      await this.#tell(trx, task)
+    })
+  }
+
+  async #fail(task: ProofTask, state: 'failed', reason: string, charged: number): Promise<void> {
+    await this.db.transaction(async (trx) => {
+      if (!(await finishProof(trx, task.id, this.#worker, { state, reason, cost: charged }))) return
+      await settle(trx, task.id, charged, 'failed')
+      await this.#tell(trx, task)
+    })
+  }
+
+  /** The reservation stays: what may have been charged is counted until the writer knows better. */
+  async #unknown(task: ProofTask, reason: string): Promise<void> {
+    await this.db.transaction(async (trx) => {
+      const mine = await finishProof(trx, task.id, this.#worker, { state: 'unknown', reason: `${reason} ${MAY_BE_CHARGED}`, cost: task.reserved })
+      if (mine) await this.#tell(trx, task)
+    })
+  }
+
+  #tell(trx: Parameters<typeof recordEvent>[0], task: ProofTask): Promise<void> {
+    return recordEvent(trx, { kind: 'proof', proofId: task.id, runId: task.run_id, promptId: task.prompt_id, projectId: task.project_id })
+  }
+}

@@ -1,0 +1,84 @@
+import { emptyDraft, outputFor, SHIPPED_ENGINES } from '@idolon/core'
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { afterEach, describe, expect, it } from 'vitest'
+import { boundedBody } from './bounded-body.ts'
+import { EngineFailure } from './engine-failure.ts'
+import { askForPicture } from './picture-engine.ts'
+
+let server: Server | undefined
+afterEach(() => {
+  server?.closeAllConnections()
+  server?.close()
+})
+async function engine(answer: (response: ServerResponse, request: IncomingMessage) => void): Promise<string> {
+  server = createServer((request, response) => answer(response, request)).listen(0, '127.0.0.1')
+  await new Promise((resolve) => server?.once('listening', resolve))
+  return `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+}
+const output = outputFor({ ...emptyDraft(), text: 'a fox' }, SHIPPED_ENGINES[0]!)
+const ask = (address: string) => askForPicture({ address, engine: 'burin', revision: '1', output, seed: 3, key: 'k', timeoutMs: 400 })
+const failure = async (address: string): Promise<EngineFailure> => {
+  const error: unknown = await ask(address).then(() => undefined, (reason: unknown) => reason)
+  if (!(error instanceof EngineFailure)) throw new Error(`Expected an engine failure, not ${String(error)}`)
+  return error
+}
+
+describe('asking an engine', () => {
+  it('names the asking by its key, and sends what the draft says as fields', async () => {
+    let seen: { key: unknown; body: string } = { key: '', body: '' }
+    const address = await engine((response, request) => {
+      let body = ''
+      request.on('data', (chunk: Buffer) => (body += chunk.toString()))
+      request.on('end', () => {
+        seen = { key: request.headers['idempotency-key'], body }
+        response.end(JSON.stringify({ pictures: [{ png: 'aGk=' }] }))
+      })
+    })
+    expect(await ask(address)).toEqual({ bytes: Buffer.from('hi'), seed: 3 })
+    expect(seen.key).toBe('k')
+    expect(JSON.parse(seen.body)).toMatchObject({ prompt: 'a fox', count: 1, seed: 3, width: 768, height: 512 })
+  })
+
+  it('waits as long as a busy engine says, but not longer than half a minute', async () => {
+    const busy = (wait: string) => engine((response) => response.writeHead(429, { 'retry-after': wait }).end())
+    expect((await failure(await busy('2'))).more).toEqual({ charged: 'no', again: true, waitSeconds: 2 })
+    expect((await failure(await busy('90000'))).more.waitSeconds).toBe(30)
+    expect((await failure(await busy('soon'))).more.waitSeconds).toBeUndefined()
+  })
+
+  it('knows when it may have been charged: not when nothing was reached, perhaps when no answer came', async () => {
+    const address = await engine((response) => response.destroy())
+    expect((await failure(address)).more.charged).toBe('perhaps')
+    const silent = await engine(() => undefined)
+    expect((await failure(silent)).reason).toMatch(/no answer within/)
+    const gone = await engine(() => undefined)
+    await new Promise((resolve) => server?.close(resolve))
+    expect((await failure(gone)).more).toEqual({ charged: 'no', again: true })
+  })
+
+  it('follows no redirect, which could lead anywhere', async () => {
+    const address = await engine((response) => response.writeHead(302, { location: 'http://127.0.0.1:1/elsewhere' }).end())
+    expect((await failure(address)).more.again).toBe(true)
+  })
+
+  it('quotes what the engine said, on one line and not all of it', async () => {
+    const address = await engine((response) => response.writeHead(400).end(JSON.stringify({ detail: `too\n\nwide ${'x'.repeat(900)}` })))
+    const { reason } = await failure(address)
+    expect(reason).toContain('too wide')
+    expect(reason.length).toBeLessThan(420)
+  })
+})
+
+describe('boundedBody', () => {
+  it('stops reading an endless answer at its limit', async () => {
+    let sent = 0
+    const endless = new Response(new ReadableStream({ pull: (stream) => { stream.enqueue(new Uint8Array(1_000)); sent += 1_000 } }))
+    await expect(boundedBody(endless, 5_000)).rejects.toThrow(/larger than/)
+    expect(sent).toBeLessThan(20_000)
+  })
+  it('gives a short one whole, and an empty one as nothing', async () => {
+    expect((await boundedBody(new Response('four'), 4)).toString()).toBe('four')
+    expect(await boundedBody(new Response(null), 4)).toHaveLength(0)
+  })
+})

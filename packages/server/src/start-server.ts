@@ -1,0 +1,102 @@
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import pg from 'pg'
+import { pino } from 'pino'
+import { connectDatabase } from './database/connect.ts'
+import { migrate } from './database/migrate.ts'
+import { Drafts } from './drafts/service.ts'
+import { Engines } from './engines/engines.ts'
+import { EventListener } from './events/events.ts'
+import { EventStreams } from './events/stream.ts'
+import { createApp } from './http/app.ts'
+import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
+import { startJobs } from './jobs/worker.ts'
+import { Projects } from './projects/service.ts'
+import { Prompts } from './prompts/service.ts'
+import { ProofMaker } from './proofs/make-proof.ts'
+import { Proofs } from './proofs/service.ts'
+import { Runs } from './runs/service.ts'
+import type { ServerSettings } from './settings.ts'
+import { SearchIndex } from './shelf/search-index.ts'
+import { Versions } from './versions/service.ts'
+
+export interface RunningServer {
+  /** Undefined for a process that only does jobs. */
+  address: string | undefined
+  close: () => Promise<void>
+}
+
+/** Wakes the workers when a run starts in any process, so that no proof waits for the next poll. */
+async function wakeOnNotify(url: string, wake: () => void): Promise<() => Promise<void>> {
+  const client = new pg.Client({ connectionString: url, application_name: 'idolon wake' })
+  // Without it jobs are only found a little later, by polling.
+  client.on('error', () => undefined)
+  client.on('notification', wake)
+  await client.connect()
+  await client.query(`listen ${JOBS_CHANNEL}`)
+  return () => client.end()
+}
+
+export async function startServer(settings: ServerSettings): Promise<RunningServer> {
+  const log = pino({ level: settings.logLevel })
+  const db = connectDatabase(settings.databaseUrl)
+  await migrate(db)
+  const engines = new Engines(settings.engineAddress)
+  const queue = new ProofQueue(settings.databaseUrl, log)
+  await queue.open()
+  const index = new SearchIndex(db)
+  const closers: (() => unknown)[] = []
+  let address: string | undefined
+
+  if (settings.roles.has('web')) {
+    const streams: EventStreams = new EventStreams(db, () => listener)
+    const listener = new EventListener(settings.databaseUrl, log, () => {
+      streams.resetAll()
+    })
+    await listener.open()
+    let port = settings.port
+    const app = createApp(
+      {
+        db,
+        engines,
+        index,
+        streams,
+        projects: new Projects(db),
+        prompts: new Prompts(db),
+        drafts: new Drafts(db),
+        versions: new Versions(db),
+        runs: new Runs(db, engines, queue),
+        proofs: new Proofs(db, queue),
+      },
+      { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
+    )
+    const server = createServer(app)
+    await new Promise<void>((resolve, reject) => {
+      server.once('error', reject)
+      server.listen(settings.port, '127.0.0.1', resolve)
+    })
+    port = (server.address() as AddressInfo).port
+    address = `http://127.0.0.1:${port}`
+    closers.push(
+      () => {
+        streams.close()
+        server.closeAllConnections()
+        return new Promise((resolve) => server.close(resolve))
+      },
+      () => listener.close(),
+    )
+  }
+  if (settings.roles.has('jobs')) {
+    const maker = new ProofMaker(db, engines, log, settings.engineTimeoutMs)
+    const stop = await startJobs({ db, queue, maker, index, log })
+    closers.push(stop, await wakeOnNotify(settings.databaseUrl, () => queue.wake()))
+  }
+  return {
+    address,
+    close: async () => {
+      for (const close of closers) await close()
+      await queue.close()
+      await db.destroy()
+    },
+  }
+}
