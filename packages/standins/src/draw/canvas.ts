@@ -1,0 +1,91 @@
+import { hashText, type Random, seededRandom } from '@idolon/core'
+import type { Medium, Scene } from '../scene/scene.ts'
+import { type Colour, hex, lighter, mix, type Palette } from './colour.ts'
+
+export const n = (value: number): string => (Math.round(value * 100) / 100).toString()
+
+/** Collects the picture's shapes. How a shape is filled and edged is the medium's affair; what it is, the figure's. */
+export class Canvas {
+  readonly #defs = new Map<string, string>()
+  readonly #body: string[] = []
+
+  constructor(
+    readonly width: number,
+    readonly height: number,
+    readonly scene: Scene,
+    readonly palette: Palette,
+    private readonly seed: number,
+  ) {}
+
+  get medium(): Medium {
+    return this.scene.medium
+  }
+
+  /** A stream of numbers for one named element: adding an element never moves another. */
+  random(element: string): Random {
+    return seededRandom((hashText(element) ^ Math.imul(this.seed, 0x9e3779b1)) >>> 0)
+  }
+
+  define(key: string, make: (id: string) => string): string {
+    const id = `d${hashText(key).toString(36)}`
+    if (!this.#defs.has(id)) this.#defs.set(id, make(id))
+    return id
+  }
+
+  add(markup: string): void {
+    this.#body.push(markup)
+  }
+
+  /** Adds what `draw` draws as one group. */
+  group(attributes: string, draw: () => void): void {
+    this.add(`<g ${attributes}>`)
+    draw()
+    this.add('</g>')
+  }
+
+  /** Light and shaded sides of a solid, towards the scene's light. */
+  solid(colour: Colour, strength = 1): string {
+    const { light } = this.scene
+    const bright = lighter(mix(colour, this.palette.sun, 0.16 * strength), 0.045 * strength)
+    const dark = lighter(mix(colour, this.palette.ink, 0.24 * strength), -0.05 * strength)
+    const [a, b] = light === 'right' ? [dark, bright] : light === 'behind' ? [dark, dark] : [bright, dark]
+    const flat = this.medium === 'flat print' || this.medium === 'paper cut'
+    const stops = flat
+      ? [[0, a], [0.56, a], [0.561, b], [1, b]]
+      : this.medium === 'line'
+        ? [[0, mix(a, this.palette.paper, 0.7)], [1, mix(b, this.palette.paper, 0.5)]]
+        : [[0, a], [0.5, colour], [1, b]]
+    const key = `solid ${hex(a)} ${hex(b)} ${flat}`
+    const id = this.define(
+      key,
+      (name) => `<linearGradient id="${name}" x1="0" y1="0.1" x2="1" y2="0.35">${(stops as [number, Colour][]).map(([at, c]) => `<stop offset="${at}" stop-color="${hex(c)}"/>`).join('')}</linearGradient>`,
+    )
+    return `url(#${id})`
+  }
+
+  /** The line round a shape, where the medium draws one. `scale` undoes the size of the group it stands in. */
+  edge(scale = 1, weight = 1): string {
+    if (this.medium === 'line') return `stroke="${hex(this.palette.ink)}" stroke-width="${n((1.5 * weight) / scale)}" stroke-linejoin="round" stroke-linecap="round"`
+    if (this.medium === 'wash') return `stroke="${hex(this.palette.ink)}" stroke-opacity="0.45" stroke-width="${n((0.9 * weight) / scale)}" stroke-linejoin="round"`
+    return ''
+  }
+
+  path(d: string, fill: string, more = ''): void {
+    this.add(`<path d="${d}" fill="${fill}" ${more}/>`)
+  }
+
+  toString(backdrop: string, finish: string): string {
+    return `<svg xmlns="http://www.w3.org/2000/svg" width="${this.width}" height="${this.height}" viewBox="0 0 ${this.width} ${this.height}"><defs>${[...this.#defs.values()].join('')}</defs>${backdrop}${this.#body.join('')}${finish}</svg>`
+  }
+}
+
+/** A smooth curve through points (Catmull-Rom as cubic Béziers). */
+export function curve(points: readonly (readonly [number, number])[]): string {
+  const at = (i: number) => points[Math.max(0, Math.min(points.length - 1, i))] ?? [0, 0]
+  let d = `M${n(at(0)[0])} ${n(at(0)[1])}`
+  for (let i = 0; i < points.length - 1; i++) {
+    const [p0, p1, p2, p3] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
+    d += `C${n(p1[0] + (p2[0] - p0[0]) / 6)} ${n(p1[1] + (p2[1] - p0[1]) / 6)} ${n(p2[0] - (p3[0] - p1[0]) / 6)} ${n(p2[1] - (p3[1] - p1[1]) / 6)} ${n(p2[0])} ${n(p2[1])}`
+  }
+  return d
+}

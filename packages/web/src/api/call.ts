@@ -1,0 +1,42 @@
+import type { AnswerOf, BodyOf, ParamsOf, Problem, ProblemName, QueryOf, Route } from '@idolon/contract'
+import { ApiProblem } from './problem.ts'
+import { demandShape } from './shapes.ts'
+
+type Given<R extends Route> = (ParamsOf<R> extends undefined ? object : { params: ParamsOf<R> }) &
+  (BodyOf<R> extends undefined ? object : { body: BodyOf<R> }) & { query?: QueryOf<R>; signal?: AbortSignal; keepalive?: boolean }
+
+const UNREACHABLE = 'The server does not answer. What you write is kept in this browser and is sent as soon as it does.'
+
+function addressOf(route: Route, params: unknown, query: unknown): string {
+  const path = route.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent((params as Record<string, string>)[name] ?? ''))
+  const search = new URLSearchParams()
+  for (const [name, value] of Object.entries((query ?? {}) as Record<string, string | number | boolean | undefined>)) if (value !== undefined && value !== '') search.set(name, String(value))
+  const text = search.toString()
+  return text ? `${path}?${text}` : path
+}
+
+/** Calls an operation of the contract; what comes back is checked before it is believed. */
+export async function call<R extends Route>(route: R, given: Given<R>): Promise<AnswerOf<R>> {
+  const { params, query, body, signal, keepalive } = given as { params?: unknown; query?: unknown; body?: unknown; signal?: AbortSignal; keepalive?: boolean }
+  let response: Response
+  try {
+    response = await fetch(addressOf(route, params, query), {
+      method: route.method.toUpperCase(),
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(signal ? { signal } : {}),
+      ...(keepalive ? { keepalive } : {}),
+    })
+  } catch (error) {
+    if ((error as Error).name === 'AbortError') throw error
+    throw new ApiProblem('unreachable', UNREACHABLE)
+  }
+  if (response.status === 204) return undefined
+  const answer: unknown = await response.json().catch(() => undefined)
+  if (!response.ok) {
+    const problem = answer as Problem | undefined
+    const name = problem?.type.split('/').at(-1) as ProblemName | undefined
+    throw new ApiProblem(name ?? 'internal', problem?.detail ?? UNREACHABLE, problem)
+  }
+  demandShape(route.id, answer)
+  return answer
+}

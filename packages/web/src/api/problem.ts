@@ -1,0 +1,16 @@
+import type { Problem, ProblemName } from '@idolon/contract'
+
+/** What the server refused, or why it could not be reached; `message` is a sentence to show. */
+export class ApiProblem extends Error {
+  override name = 'ApiProblem'
+  constructor(
+    readonly problem: ProblemName | 'unreachable',
+    message: string,
+    readonly document?: Problem,
+  ) {
+    super(message)
+  }
+}
+
+export const messageOf = (error: unknown): string =>
+  error instanceof ApiProblem ? error.message : `Something went wrong in this page (${error instanceof Error ? error.message : String(error)}). Nothing you wrote is lost; reload to go on.`

@@ -1,0 +1,19 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: '/', name: 'begin', component: () => import('../begin/BeginView.vue'), meta: { title: 'Begin' } },
+    { path: '/desk/:prompt?', name: 'desk', component: () => import('../desk/DeskView.vue'), meta: { title: 'Desk' } },
+    { path: '/proofs', name: 'proofs', component: () => import('../proofs/ProofsView.vue'), meta: { title: 'Proofs' } },
+    { path: '/proofs/:proof', name: 'proof', component: () => import('../proofs/ProofView.vue'), meta: { title: 'Proof' } },
+    { path: '/shelf', name: 'shelf', component: () => import('../shelf/ShelfView.vue'), meta: { title: 'Shelf' } },
+    { path: '/projects/:project', name: 'project', component: () => import('../projects/ProjectView.vue'), meta: { title: 'Project' } },
+    { path: '/:any(.*)*', name: 'nowhere', component: () => import('./NotFoundView.vue'), meta: { title: 'Not found' } },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${typeof to.meta['title'] === 'string' ? to.meta['title'] : ''} · Idolon`
+})

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { createPrompt, type PromptSummary, saveEdits, searchShelf } from '@idolon/contract'
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import ReuseDialog from '../desk/ReuseDialog.vue'
+import { useTask } from '../notices/notices.ts'
+import { useNewPrompt } from '../prompts/new-prompt.ts'
+import PromptRow from '../shared/PromptRow.vue'
+import { counted } from '../shared/said.ts'
+import { useProjects } from '../stores/projects.ts'
+
+const EXAMPLE = 'An old beekeeper in a waxed canvas coat lifts a frame from a straw hive, terraced apiary above an alpine village, dawn in late autumn, medium shot, soft light from the left, muted ochre and slate, gouache illustration'
+
+const router = useRouter()
+const route = useRoute()
+const projects = useProjects()
+const task = useTask()
+const { fromNothing } = useNewPrompt()
+
+const recent = ref<PromptSummary[]>()
+const proven = ref<PromptSummary[]>([])
+const name = ref('')
+const naming = ref(false)
+const nameField = ref<HTMLInputElement>()
+const reusing = ref<PromptSummary>()
+const reuseOpen = ref(false)
+
+const load = () =>
+  task(async () => {
+    const [last, kept] = await Promise.all([call(searchShelf, { query: { limit: 5 } }), call(searchShelf, { query: { status: 'proven', limit: 6 } })])
+    recent.value = last.rows
+    proven.value = kept.rows
+  })
+void load()
+onChange((event) => {
+  if (event === 'reset' || event.kind === 'prompt') void load()
+})
+
+async function startNaming(): Promise<void> {
+  naming.value = true
+  await nextTick()
+  nameField.value?.focus()
+}
+watch(() => route.query['new'], (what) => void (what === 'project' && startNaming()), { immediate: true })
+
+const makeProject = () =>
+  task(async () => {
+    await projects.create(name.value.trim())
+    name.value = ''
+    naming.value = false
+    await router.replace('/')
+  })
+const fromExample = () =>
+  task(async () => {
+    const project = await projects.currentOrFirst()
+    const prompt = await call(createPrompt, { body: { projectId: project.id } })
+    await call(saveEdits, { params: { prompt: prompt.id }, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ text: [{ from: 0, to: 0, insert: EXAMPLE }] }] } })
+    await router.push(`/desk/${prompt.id}`)
+  })
+const empty = computed(() => recent.value?.length === 0)
+</script>
+
+<template>
+  <main class="page begin">
+    <section class="ways" aria-labelledby="ways-title">
+      <h1 id="ways-title">Begin</h1>
+      <ul>
+        <li>
+          <h2><button class="do" @click="fromNothing">New prompt</button></h2>
+          <p class="soft">An empty sheet in {{ projects.current?.name ?? 'a first project' }}. Write what the picture shows; everything is kept as you type.</p>
+        </li>
+        <li>
+          <h2>From a proven prompt</h2>
+          <p v-if="proven.length === 0" class="soft">None yet. A prompt whose status is “proven” can be taken up again from here, with its engine and settings.</p>
+          <ul v-else class="proven">
+            <li v-for="prompt in proven" :key="prompt.id">
+              <button class="take" @click="(reusing = prompt), (reuseOpen = true)">
+                <img v-if="prompt.bestProof?.picture" :src="`/api/pictures/${prompt.bestProof.picture.sha256}/thumbnail`" alt="" />
+                <span v-else class="none" />
+                <span><strong>{{ prompt.title }}</strong><br /><span class="soft">{{ projects.byId(prompt.projectId)?.name }}, {{ prompt.keepers ? `${prompt.keepers} of ${counted(prompt.proofs, 'proof')} kept` : 'without a keeper' }}</span></span>
+              </button>
+            </li>
+          </ul>
+        </li>
+        <li>
+          <h2>From an example</h2>
+          <p class="soft"><button class="plain" @click="fromExample">Put a written prompt on the desk</button> and change it: a beekeeper at dawn.</p>
+        </li>
+        <li>
+          <h2>A new project</h2>
+          <form v-if="naming" class="row-actions" @submit.prevent="makeProject">
+            <input ref="nameField" v-model="name" class="field" aria-label="Name of the project" placeholder="Name" maxlength="120" required @keydown.escape="naming = false" />
+            <button class="quiet" type="submit" :disabled="!name.trim()">Make it</button>
+          </form>
+          <p v-else class="soft"><button class="plain" @click="startNaming">Name one</button> for a body of work with its own prompts and pictures.</p>
+        </li>
+      </ul>
+    </section>
+    <section class="last" aria-labelledby="last-title">
+      <h2 id="last-title">What you were last doing</h2>
+      <p v-if="empty" class="soft">Nothing yet. Begin with a new prompt, or with the example.</p>
+      <PromptRow v-for="prompt in recent" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" />
+      <RouterLink v-if="!empty" class="all" to="/shelf">All prompts, on the Shelf</RouterLink>
+    </section>
+    <ReuseDialog v-if="reusing" v-model="reuseOpen" :prompt-id="reusing.id" :title="reusing.title" />
+  </main>
+</template>
+
+<style scoped>
+.begin {
+  display: grid;
+  grid-template-columns: minmax(300px, 380px) minmax(0, 1fr);
+  gap: 48px;
+  align-items: start;
+}
+.ways > ul {
+  display: grid;
+  gap: 24px;
+  margin-top: 18px;
+}
+h1 {
+  font-family: var(--serif);
+  font-size: 30px;
+}
+.ways h2 {
+  margin-bottom: 5px;
+}
+.do {
+  font-size: 15px;
+  padding: 8px 20px;
+}
+.proven {
+  display: grid;
+}
+.take {
+  display: grid;
+  grid-template-columns: 60px 1fr;
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  padding: 6px 0;
+  border: 0;
+  border-top: 1px solid var(--rule);
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+.take strong {
+  font-family: var(--serif);
+  font-size: 15.5px;
+}
+.take:hover strong {
+  text-decoration: underline;
+}
+.take img,
+.none {
+  width: 60px;
+  height: 42px;
+  object-fit: cover;
+  background: var(--wash);
+}
+.last {
+  padding-top: 8px;
+}
+.last h2 {
+  margin-bottom: 10px;
+}
+.all {
+  display: inline-block;
+  margin-top: 14px;
+}
+</style>

@@ -1,0 +1,277 @@
+<script setup lang="ts">
+import { addMark, type Draft, EMPHASIS, type Emphasis, emphasised, FACETS, type Facet, insertPhrase, outlineOf, type OutlinePhrase, removePhrase, replacePhrase, swapPhrases, type TextRange, toggledFixed, toggledOff, withoutMarks } from '@idolon/core'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useActions } from '../go-to/actions.ts'
+import { letterKeys } from '../keys/keys.ts'
+import { pointAt } from '../reading/phrase-highlight.ts'
+import type { DraftSession } from './draft-session.ts'
+import FillFacet from './FillFacet.vue'
+import PhraseMenu from './PhraseMenu.vue'
+import TidyOffer from './TidyOffer.vue'
+
+/** The twelve facets in writing order with the phrases that the text says; text and outline are one thing. */
+const props = defineProps<{ session: DraftSession }>()
+/** What is shown with the text: nothing, what it says, or all twelve facets for filling fast. */
+const VIEWS = { text: 'Text only', outline: 'With outline', facets: 'By facet' } as const
+const shown = useLocalStorage<keyof typeof VIEWS>('idolon.desk-view', 'outline')
+const filling = ref<Facet>()
+const replacing = ref<OutlinePhrase>()
+const menu = ref<{ phrase: OutlinePhrase; target: HTMLElement }>()
+const root = useTemplateRef<HTMLElement>('root')
+
+const draft = computed(() => props.session.draft.value)
+const read = computed(() => props.session.reading.reading.value)
+/** Whether what is shown is the reading of the text as it now stands; only then can phrases be acted on. */
+const current = computed(() => read.value?.text === draft.value.text)
+const rows = computed(() => (read.value ? outlineOf(read.value.text, read.value.reading, draft.value.marks) : []))
+const isOpen = ({ phrases, facet }: { phrases: unknown[]; facet: Facet }) => shown.value === 'facets' || phrases.length > 0 || facet === filling.value
+const filled = computed(() => (shown.value === 'text' ? [] : rows.value.filter(isOpen)))
+const empty = computed(() => (shown.value === 'text' ? [] : rows.value.filter((row) => !isOpen(row)).map(({ facet }) => facet)))
+const all = computed(() => rows.value.flatMap(({ phrases }) => phrases))
+const inOrder = computed(() => [...all.value].sort((a, b) => a.start - b.start))
+const here = computed(() => all.value.find(({ start, end }) => start <= props.session.caret.value && props.session.caret.value <= end))
+const wait = computed(() => ({ starting: 'The outline is being made ready …', reading: '', ready: '' })[props.session.reading.state.value])
+
+const FACET_NAMES: Record<Facet, string> = Object.fromEntries(FACETS.map((facet) => [facet, facet.charAt(0).toUpperCase() + facet.slice(1)])) as Record<Facet, string>
+const said = ({ emphasis, fixed, byHand, unsure }: OutlinePhrase) =>
+  [emphasis ? EMPHASIS.find(({ level }) => level === emphasis)?.said : '', fixed ? 'fixed' : '', byHand ? 'set by you' : '', unsure ? 'unsure' : ''].filter(Boolean).join(', ')
+
+function point(phrase: TextRange | undefined): void {
+  props.session.view.dispatch({ effects: pointAt.of(phrase && current.value ? phrase : undefined) })
+}
+/** Puts the caret on a phrase in the text. */
+function show(phrase: TextRange): void {
+  const { view } = props.session
+  view.dispatch({ selection: { anchor: phrase.start, head: phrase.end }, scrollIntoView: true })
+  view.focus()
+}
+const setMarks = (marks: Draft['marks']) => props.session.change({ marks })
+
+/** The outline's button of the phrase that begins at a place, once the outline has it. */
+let focusAt: number | undefined
+watch(rows, async () => {
+  if (focusAt === undefined || !current.value) return
+  const at = focusAt
+  focusAt = undefined
+  await nextTick()
+  const buttons = [...(root.value?.querySelectorAll<HTMLElement>('[data-start]') ?? [])]
+  const nearest = buttons.sort((a, b) => Math.abs(Number(a.dataset['start']) - at) - Math.abs(Number(b.dataset['start']) - at))[0]
+  nearest?.focus()
+})
+
+const actions = {
+  remove(phrase: OutlinePhrase) {
+    focusAt = phrase.start
+    props.session.apply({ text: removePhrase(draft.value.text, phrase) })
+  },
+  off: (phrase: OutlinePhrase) => setMarks(toggledOff(draft.value.text, draft.value.marks, phrase)),
+  fixed: (phrase: OutlinePhrase) => setMarks(toggledFixed(draft.value.text, draft.value.marks, phrase)),
+  emphasis: (phrase: OutlinePhrase, level: Emphasis) => setMarks(emphasised(draft.value.marks, phrase, level)),
+  facet: (phrase: OutlinePhrase, facet: Facet | undefined) => {
+    focusAt = phrase.start
+    setMarks(facet ? addMark(draft.value.marks, { from: phrase.start, to: phrase.end, kind: 'facet', facet }) : withoutMarks(draft.value.marks, 'facet', phrase))
+  },
+  move(phrase: OutlinePhrase, by: -1 | 1) {
+    const at = inOrder.value.findIndex(({ start }) => start === phrase.start)
+    const other = inOrder.value[at + by]
+    if (!other) return
+    const { edit, first, second } = swapPhrases(draft.value, phrase, other)
+    focusAt = by > 0 ? second.end - (phrase.end - phrase.start) : first.start
+    props.session.apply(edit)
+  },
+  replace(phrase: OutlinePhrase, words: string) {
+    replacing.value = undefined
+    focusAt = phrase.start
+    if (words.trim() && words.trim() !== phrase.text) props.session.apply(replacePhrase(draft.value, phrase, words))
+  },
+  show,
+  startReplacing: (phrase: OutlinePhrase) => (replacing.value = phrase),
+}
+export type PhraseActions = typeof actions
+
+function fill(facet: Facet, words: string): void {
+  filling.value = undefined
+  if (!words.trim() || !read.value) return
+  const { changes, start, end } = insertPhrase(draft.value.text, inOrder.value, facet, words)
+  focusAt = start
+  // The writer has said what it is, so the reading need not guess.
+  props.session.apply({ text: changes, marks: { remove: [], add: [{ from: start, to: end, kind: 'facet', facet }] } })
+}
+
+function step(from: HTMLElement, by: number): void {
+  const buttons = [...(root.value?.querySelectorAll<HTMLElement>('button.phrase') ?? [])]
+  buttons[buttons.indexOf(from) + by]?.focus()
+}
+function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
+  const button = event.currentTarget as HTMLElement
+  // What is shown is a moment older than the text: its places would be wrong.
+  if (!current.value) return
+  const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
+  const command = event.ctrlKey || event.metaKey
+  if (event.key === 'ArrowRight' || event.key === 'ArrowDown' || event.key === 'ArrowLeft' || event.key === 'ArrowUp') {
+    const by = event.key === 'ArrowRight' || event.key === 'ArrowDown' ? 1 : -1
+    if (command) actions.move(phrase, by)
+    else step(button, by)
+  } else if (event.key === 'Delete' || event.key === 'Backspace') actions.remove(phrase)
+  else if (event.key === 'Escape') props.session.view.focus()
+  else if (letter === 'o') actions.off(phrase)
+  else if (letter === 'f') actions.fixed(phrase)
+  else if (letter === 'r') actions.startReplacing(phrase)
+  else if (letter === '+' || letter === '-') actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + (letter === '+' ? 1 : -1))) as Emphasis)
+  else return
+  event.preventDefault()
+}
+function open(phrase: OutlinePhrase, event: Event): void {
+  if (current.value) menu.value = { phrase, target: event.currentTarget as HTMLElement }
+}
+useActions(() => (Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => ({ name: `Desk: ${VIEWS[key].toLowerCase()}`, words: 'view focus facets outline', run: () => (shown.value = key) })))
+defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phrase')?.focus(), fill: (facet: Facet) => (filling.value = facet) })
+</script>
+
+<template>
+  <section ref="root" class="outline" aria-label="Outline" :aria-busy="!current" @mouseleave="point(undefined)">
+    <p class="views" role="group" aria-label="What is shown with the text">
+      <button v-for="(name, key) in VIEWS" :key="key" class="plain" :aria-pressed="shown === key" @click="shown = key">{{ name }}</button>
+    </p>
+    <p v-if="wait && shown !== 'text'" class="soft" role="status">{{ wait }}</p>
+    <div v-for="row in filled" :key="row.facet" class="row">
+      <h2 :id="`facet-${row.facet}`">{{ FACET_NAMES[row.facet] }}</h2>
+      <ul :aria-labelledby="`facet-${row.facet}`">
+        <li v-for="phrase in row.phrases" :key="phrase.start" :class="{ here: here?.start === phrase.start }">
+          <input
+            v-if="replacing?.start === phrase.start"
+            class="field words"
+            :value="phrase.text"
+            :aria-label="`Instead of ${phrase.text}`"
+            @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).select()"
+            @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)"
+            @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)"
+            @blur="replacing = undefined"
+          />
+          <button
+            v-else
+            class="phrase"
+            :class="{ off: phrase.off, unsure: phrase.unsure }"
+            :data-start="phrase.start"
+            :aria-disabled="!current"
+            aria-haspopup="menu"
+            :title="phrase.unsure ? 'The reading is unsure; press to say what it is' : undefined"
+            @click="open(phrase, $event)"
+            @keydown="onKey($event, phrase)"
+            @focus="point(phrase)"
+            @mouseenter="point(phrase)"
+            @blur="point(undefined)"
+          >
+            {{ phrase.text }}</button
+          ><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
+        </li>
+        <li v-if="filling === row.facet"><FillFacet :facet="row.facet" :text="draft.text" @fill="fill(row.facet, $event)" @close="filling = undefined" /></li>
+        <li v-else class="add" :class="{ always: shown === 'facets' }"><button class="plain soft" :aria-label="`Add to ${row.facet}`" @click="filling = row.facet">add</button></li>
+      </ul>
+    </div>
+    <p v-if="read && empty.length" class="row empty">
+      <span class="soft">Nothing of</span>
+      <span class="names"><button v-for="facet in empty" :key="facet" class="plain" @click="filling = facet">{{ facet }}</button></span>
+    </p>
+    <slot />
+    <TidyOffer v-if="read && current" :draft="draft" :reading="read.reading" :session="session" />
+    <PhraseMenu v-if="menu" :phrase="menu.phrase" :target="menu.target" :actions="actions" @close="menu = undefined" />
+  </section>
+</template>
+
+<style scoped>
+.outline {
+  display: grid;
+  gap: 2px;
+  border-top: 1px solid var(--rule);
+  padding-top: 8px;
+}
+.views {
+  display: flex;
+  gap: 16px;
+  justify-content: flex-end;
+  margin-bottom: -20px;
+  font-size: 12.5px;
+}
+.views .plain {
+  position: relative;
+  color: var(--soft);
+  text-decoration: none;
+}
+.views [aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 600;
+}
+.row {
+  display: grid;
+  grid-template-columns: 92px 1fr;
+  align-items: baseline;
+}
+h2,
+.empty > .soft {
+  font-size: 13px;
+  font-weight: 500;
+  color: var(--soft);
+}
+.names {
+  padding-left: 8px;
+}
+ul,
+.names {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 1px 18px;
+}
+li {
+  position: relative;
+  padding-left: 8px;
+}
+/* The caret's phrase has a tick in the margin. */
+li.here::before {
+  content: '';
+  position: absolute;
+  left: 0;
+  top: 5px;
+  bottom: 5px;
+  border-left: 2px solid var(--accent);
+}
+.phrase {
+  padding: 1px 0;
+  border: 0;
+  background: none;
+  font-family: var(--serif);
+  font-size: 15.5px;
+  text-align: left;
+  cursor: pointer;
+}
+.phrase:hover {
+  text-decoration: underline;
+  text-decoration-color: var(--rule-strong);
+  text-underline-offset: 3px;
+}
+.phrase.off {
+  text-decoration: line-through;
+  color: var(--soft);
+}
+.said {
+  margin-left: 6px;
+  font-size: 12px;
+  font-style: italic;
+  color: var(--soft);
+}
+.unsure + .said {
+  color: var(--accent);
+}
+.words {
+  min-width: 220px;
+}
+.add {
+  opacity: 0;
+}
+.add.always,
+.row:hover .add,
+.add:focus-within {
+  opacity: 1;
+}
+</style>

@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
+import { titleOf } from '@idolon/core'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { call } from '../api/call.ts'
+import { useActions } from '../go-to/actions.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import SavedText from '../shared/SavedText.vue'
+import { useProjects } from '../stores/projects.ts'
+import ConflictDialog from './ConflictDialog.vue'
+import DeskHeader from './DeskHeader.vue'
+import { useDraftSession } from './draft-session.ts'
+import DraftText from './DraftText.vue'
+import HistoryPanel from './HistoryPanel.vue'
+import LeaveOutField from './LeaveOutField.vue'
+import OutlineRows from './OutlineRows.vue'
+import OutputPanel from './OutputPanel.vue'
+import { usePromptFacts } from './prompt-facts.ts'
+import RecentProofs from './RecentProofs.vue'
+import ReuseDialog from './ReuseDialog.vue'
+import TrySettings from './TrySettings.vue'
+
+const props = defineProps<{ prompt: Prompt }>()
+const router = useRouter()
+const projects = useProjects()
+const notices = useNotices()
+const task = useTask()
+
+const facts = usePromptFacts(props.prompt)
+const { known, runs, versions, tags } = facts
+const session = useDraftSession(props.prompt)
+const { draft } = session
+const starting = ref(false)
+const side = useLocalStorage<'output' | 'history'>('idolon.desk-side', 'output')
+const recent = useTemplateRef<InstanceType<typeof RecentProofs>>('recent')
+const outline = useTemplateRef<InstanceType<typeof OutlineRows>>('outline')
+const reuse = ref(false)
+const reuseVersion = ref<Version>()
+
+const title = computed(() => (known.value.named ? known.value.title : titleOf(draft.value.text)))
+if (props.prompt.projectId !== projects.chosen) projects.chosen = props.prompt.projectId
+const params = { prompt: props.prompt.id }
+
+async function tryIt(): Promise<void> {
+  if (starting.value || draft.value.text.trim() === '') return
+  starting.value = true
+  await task(async () => {
+    await session.saver.settled()
+    if (session.conflict.value) return
+    facts.runChanged(await call(startRun, { params, body: { id: crypto.randomUUID(), revision: session.saver.acknowledged } }))
+    recent.value?.show()
+    await facts.loadVersionsAndKnown()
+  })
+  starting.value = false
+}
+
+function goOn(version: Version): void {
+  session.change(version.body, version.number)
+  known.value = { ...known.value, parent: version.number }
+  notices.show(`The draft now stands as version ${version.number}.`, { action: { label: 'Undo', run: session.undo } })
+  session.view.focus()
+}
+const putBack = () => task(() => call(putBackPrompt, { params }).then((prompt) => (known.value = prompt)))
+const remove = () =>
+  task(async () => {
+    await session.saver.settled()
+    await call(deletePrompt, { params })
+    await router.push('/shelf')
+    notices.show(`“${title.value}” is in the bin.`, {
+      action: { label: 'Put it back', run: () => void putBack().then(() => router.push(`/desk/${props.prompt.id}`)) },
+    })
+  })
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if ((event.ctrlKey || event.metaKey) && event.key === 'Enter') {
+    event.preventDefault()
+    void tryIt()
+    return
+  }
+  // Undo reaches the whole draft from outside the text, too, but not from a field that has an undo of its own.
+  const inField = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA)$/.test(event.target.tagName))
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !inField) {
+    event.preventDefault()
+    if (event.shiftKey) session.redo()
+    else session.undo()
+  }
+})
+useActions(() => [
+  { name: 'Try it', words: 'run generate make pictures', run: () => void tryIt() },
+  { name: 'Undo', run: session.undo },
+  { name: 'Redo', run: session.redo },
+  { name: 'Leave-out list', words: 'negative prompt exclude', run: () => document.getElementById('leave-out')?.focus() },
+  { name: 'Outline', words: 'phrases facets', run: () => void outline.value?.focus() },
+  { name: 'Output', words: 'what is sent', run: () => (side.value = 'output') },
+  { name: 'History', words: 'versions compare', run: () => (side.value = 'history') },
+  { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
+  { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
+])
+</script>
+
+<template>
+  <main class="desk">
+    <div class="writing">
+      <DeskHeader :known="known" :title="title" :tags="tags" :session="session" @change="facts.change" @put-back="putBack" />
+      <div class="sheet">
+        <DraftText :session="session" />
+        <OutlineRows ref="outline" :session="session">
+          <LeaveOutField :entries="draft.leaveOut" @change="session.change({ leaveOut: $event })" />
+        </OutlineRows>
+      </div>
+      <TrySettings :draft="draft" :starting="starting" @change="session.change($event)" @try="tryIt" />
+      <RecentProofs ref="recent" :prompt-id="prompt.id" :runs="runs" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
+    </div>
+    <aside class="side">
+      <div class="choice" role="tablist" aria-label="Beside the text">
+        <button id="tab-output" role="tab" aria-controls="side-panel" :aria-selected="side === 'output'" :tabindex="side === 'output' ? 0 : -1" @click="side = 'output'" @keydown.right="(side = 'history'), ($el.querySelector('#tab-history') as HTMLElement).focus()">Output</button>
+        <button id="tab-history" role="tab" aria-controls="side-panel" :aria-selected="side === 'history'" :tabindex="side === 'history' ? 0 : -1" @click="side = 'history'" @keydown.left="(side = 'output'), ($el.querySelector('#tab-output') as HTMLElement).focus()">History</button>
+      </div>
+      <div id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
+        <OutputPanel v-if="side === 'output'" :draft="draft" />
+        <HistoryPanel v-else :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
+      </div>
+      <p class="row-actions ends">
+        <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>
+        <button v-if="!known.deletedAt" class="plain" @click="remove">Delete</button>
+      </p>
+      <div class="labelled note"><span>Note</span><SavedText multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" /></div>
+    </aside>
+    <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />
+    <ReuseDialog v-model="reuse" :title="reuseVersion ? `${title}, version ${reuseVersion.number}` : title" :prompt-id="prompt.id" :version-id="reuseVersion?.id" />
+  </main>
+</template>
+
+<style scoped>
+.desk {
+  display: grid;
+  grid-template-columns: minmax(560px, 1fr) minmax(300px, 372px);
+  min-height: 100vh;
+}
+.writing {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  padding: 20px 28px 48px;
+  min-width: 0;
+}
+.sheet {
+  position: relative;
+  display: grid;
+  gap: 12px;
+  padding: 18px 24px 14px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+/* Registration marks at the sheet's upper corners. */
+.sheet::before,
+.sheet::after {
+  content: '';
+  position: absolute;
+  top: -7px;
+  width: 13px;
+  height: 13px;
+  background:
+    linear-gradient(var(--rule-strong), var(--rule-strong)) center / 1px 100% no-repeat,
+    linear-gradient(var(--rule-strong), var(--rule-strong)) center / 100% 1px no-repeat;
+}
+.sheet::before {
+  left: -7px;
+}
+.sheet::after {
+  right: -7px;
+}
+.side {
+  display: flex;
+  flex-direction: column;
+  gap: 16px;
+  padding: 22px 24px 24px;
+  border-left: 1px solid var(--rule);
+  min-width: 0;
+}
+.choice {
+  display: flex;
+  gap: 20px;
+  border-bottom: 1px solid var(--rule);
+}
+.choice button {
+  padding: 0 0 6px;
+  border: 0;
+  border-bottom: 2px solid transparent;
+  background: none;
+  cursor: pointer;
+  font-size: 15px;
+  margin-bottom: -1px;
+}
+.choice button[aria-selected='true'] {
+  border-color: var(--accent);
+  font-weight: 600;
+}
+.ends {
+  margin-top: auto;
+}
+.note textarea {
+  width: 100%;
+  resize: vertical;
+}
+</style>

@@ -1,0 +1,65 @@
+import { useLocalStorage } from '@vueuse/core'
+import type { Verdict } from '@idolon/contract'
+
+/** Single letters for verdicts: the first letters of the words, until the writer changes them. */
+export const verdictKeys = useLocalStorage<Record<Verdict, string>>('idolon.verdict-keys', { keep: 'k', maybe: 'm', drop: 'd' }, { mergeDefaults: true })
+/** Commands on single letters can be switched off (WCAG 2.1.4). */
+export const letterKeys = useLocalStorage('idolon.letter-keys', true)
+
+export interface KeyLine {
+  keys: string
+  does: string
+}
+
+/** Everything that has a key, by where it works. */
+export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
+  {
+    where: 'Everywhere',
+    lines: [
+      { keys: 'Ctrl K', does: 'Go to a prompt, a view or an action' },
+      { keys: '?', does: 'Show these keys' },
+      { keys: 'Escape', does: 'Close what is open' },
+    ],
+  },
+  {
+    where: 'On the Desk',
+    lines: [
+      { keys: 'Ctrl Enter', does: 'Try the prompt' },
+      { keys: 'Ctrl Z', does: 'Undo, in text, list and settings alike' },
+      { keys: 'Ctrl Shift Z', does: 'Redo' },
+      { keys: 'Tab', does: 'Leave the text for what comes after it' },
+    ],
+  },
+  {
+    where: 'On a phrase of the outline',
+    lines: [
+      { keys: 'Arrows', does: 'Phrase before, phrase after' },
+      { keys: 'Enter', does: 'Everything that can be done with it' },
+      { keys: 'O', does: 'Switch it off, put it back' },
+      { keys: 'R', does: 'Replace it' },
+      { keys: '+, −', does: 'More emphasis, less' },
+      { keys: 'F', does: 'Fix it, so that helpers may not change it' },
+      { keys: 'Ctrl Left, Right', does: 'Move it earlier, later' },
+      { keys: 'Delete', does: 'Remove it' },
+      { keys: 'Escape', does: 'Back to the text' },
+    ],
+  },
+  {
+    where: 'On a picture',
+    lines: [
+      { keys: verdictKeys.value.keep.toUpperCase(), does: 'Keep (again: no verdict)' },
+      { keys: verdictKeys.value.maybe.toUpperCase(), does: 'Maybe' },
+      { keys: verdictKeys.value.drop.toUpperCase(), does: 'Drop' },
+      { keys: 'Left, Right', does: 'Picture before, picture after' },
+      { keys: 'Enter', does: 'Look at it large' },
+      { keys: '+, −, 0', does: 'Larger, smaller, whole (in the large view)' },
+    ],
+  },
+]
+
+/** The verdict a key press on a picture asks for, if any. */
+export function verdictFor(event: KeyboardEvent): Verdict | undefined {
+  if (!letterKeys.value || event.ctrlKey || event.metaKey || event.altKey) return undefined
+  const key = event.key.toLowerCase()
+  return (Object.keys(verdictKeys.value) as Verdict[]).find((verdict) => verdictKeys.value[verdict] === key)
+}

@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { type LedgerEntry, type Amount, type PromptSummary, readLedger, searchShelf } from '@idolon/contract'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { ApiProblem } from '../api/problem.ts'
+import NotFoundView from '../app/NotFoundView.vue'
+import { useActions } from '../go-to/actions.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { useNewPrompt } from '../prompts/new-prompt.ts'
+import PromptRow from '../shared/PromptRow.vue'
+import { counted, sayAmounts, sayExactly } from '../shared/said.ts'
+import { useProjects } from '../stores/projects.ts'
+
+const route = useRoute()
+const projects = useProjects()
+const notices = useNotices()
+const task = useTask()
+const { fromNothing } = useNewPrompt()
+const id = computed(() => String(route.params['project'] ?? ''))
+const project = computed(() => projects.byId(id.value))
+const prompts = ref<PromptSummary[]>([])
+const total = ref(0)
+const ledger = ref<{ totals: Amount[]; entries: LedgerEntry[] }>()
+const missing = ref(false)
+
+async function load(): Promise<void> {
+  try {
+    const params = { project: id.value }
+    ledger.value = await call(readLedger, { params })
+    const found = await call(searchShelf, { query: { project: id.value, limit: 40 } })
+    prompts.value = found.rows
+    total.value = found.total
+  } catch (error) {
+    missing.value = error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')
+    if (!missing.value) notices.showError(error)
+  }
+}
+watch(id, () => void load(), { immediate: true })
+let soon: ReturnType<typeof setTimeout> | undefined
+onChange((event) => {
+  if (event !== 'reset' && event.kind === 'draft') return
+  clearTimeout(soon)
+  soon = setTimeout(() => void load(), 500)
+})
+/** The name as it is being typed; what is read anew meanwhile must not take it away. */
+const typed = ref<string>()
+async function rename(): Promise<void> {
+  const name = typed.value?.trim()
+  if (name && name !== project.value?.name) await task(() => projects.change(id.value, { name }))
+  typed.value = undefined
+}
+const archive = (archived: boolean) =>
+  task(async () => {
+    await projects.change(id.value, { archived })
+    notices.show(archived ? 'The project is archived. Its prompts and pictures are kept.' : 'The project is back from the archive.')
+  })
+async function write(): Promise<void> {
+  projects.chosen = id.value
+  await fromNothing()
+}
+useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this project from the archive' : 'Archive this project', run: () => void archive(!project.value?.archivedAt) }] : []))
+</script>
+
+<template>
+  <NotFoundView v-if="missing" what="project" />
+  <main v-else-if="project" class="page project">
+    <header>
+      <h1 class="visually-hidden">{{ project.name }}</h1>
+      <input class="title" :value="typed ?? project.name" aria-label="Name of the project" maxlength="120" @input="typed = ($event.target as HTMLInputElement).value" @blur="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+      <p class="row-actions">
+        <span>{{ counted(project.prompts, 'prompt') }}, {{ counted(project.proofs, 'proof') }}, <span class="kept">{{ project.keepers }} kept</span></span>
+        <span>Spent so far: {{ sayAmounts(ledger?.totals ?? []) }}</span>
+        <RouterLink :to="{ path: '/proofs', query: { project: id } }">Its proofs</RouterLink>
+        <button class="plain" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Take it from the archive' : 'Archive it' }}</button>
+      </p>
+      <p v-if="project.archivedAt" class="archived">Archived. Its prompts can be read and used elsewhere, but not tried here.</p>
+    </header>
+    <section aria-labelledby="prompts-title">
+      <h2 id="prompts-title">Prompts</h2>
+      <p v-if="prompts.length === 0" class="soft">None yet.</p>
+      <PromptRow v-for="prompt in prompts" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" :project="false" />
+      <p class="row-actions after">
+        <button v-if="!project.archivedAt" class="do" @click="write">New prompt</button>
+        <RouterLink v-if="total > prompts.length" :to="{ path: '/shelf', query: { project: id } }">All {{ total }} on the Shelf</RouterLink>
+      </p>
+    </section>
+    <section aria-labelledby="ledger-title">
+      <h2 id="ledger-title">Ledger</h2>
+      <p class="soft">Cost is set aside when a proof is asked for, and settled when it is stored, fails or is stopped. The newest entries:</p>
+      <div class="scroll" tabindex="0" role="region" aria-label="Newest entries">
+        <table>
+          <thead><tr><th>When</th><th>Prompt</th><th>Engine</th><th>What</th><th class="number">Amount</th></tr></thead>
+          <tbody>
+            <tr v-for="entry in ledger?.entries ?? []" :key="entry.id">
+              <td>{{ sayExactly(entry.at) }}</td>
+              <td><RouterLink :to="`/desk/${entry.promptId}`">{{ entry.promptTitle }}</RouterLink></td>
+              <td>{{ entry.engine }}</td>
+              <td>{{ entry.kind === 'reserve' ? 'set aside' : `settled, ${entry.note}` }}</td>
+              <td class="number">{{ entry.kind === 'settle' && entry.amount === 0 ? 'as set aside' : `${entry.amount.toLocaleString('en')} ${entry.unit}${Math.abs(entry.amount) === 1 ? '' : 's'}` }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="ledger?.entries.length === 0" class="soft">Nothing spent.</p>
+      </div>
+    </section>
+  </main>
+  <main v-else class="page soft" role="status">Opening …</main>
+</template>
+
+<style scoped>
+.project {
+  display: grid;
+  gap: 30px;
+  max-width: 1040px;
+}
+.title {
+  width: 100%;
+  padding: 2px 5px;
+  margin-left: -6px;
+  border: 1px solid transparent;
+  background: none;
+  font-family: var(--serif);
+  font-size: 28px;
+  font-weight: 600;
+}
+.title:hover,
+.title:focus {
+  border-color: var(--rule-strong);
+}
+h2 {
+  margin-bottom: 10px;
+}
+.archived {
+  margin-top: 10px;
+  padding-left: 12px;
+  border-left: 3px solid var(--accent);
+}
+.after {
+  margin-top: 14px;
+}
+.scroll {
+  max-height: 340px;
+  overflow: auto;
+  margin-top: 10px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 13px;
+}
+th {
+  text-align: left;
+  font-weight: 600;
+  position: sticky;
+  top: 0;
+  background: var(--paper);
+}
+th,
+td {
+  padding: 4px 12px 4px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.number {
+  text-align: right;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,265 @@
+<script setup lang="ts">
+import { askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Run, type Verdict } from '@idolon/contract'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { ApiProblem, messageOf } from '../api/problem.ts'
+import NotFoundView from '../app/NotFoundView.vue'
+import ReuseDialog from '../desk/ReuseDialog.vue'
+import { useActions } from '../go-to/actions.ts'
+import { verdictFor, verdictKeys, letterKeys } from '../keys/keys.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { sayAmounts, sayExactly } from '../shared/said.ts'
+import SavedText from '../shared/SavedText.vue'
+import { settingLines } from '../shared/setting-words.ts'
+import { useZoom } from './zoom.ts'
+
+const VERDICTS: Verdict[] = ['keep', 'maybe', 'drop']
+const route = useRoute()
+const router = useRouter()
+const notices = useNotices()
+const task = useTask()
+const proof = ref<Proof>()
+const run = ref<Run>()
+const missing = ref(false)
+const trouble = ref('')
+const frame = ref<HTMLElement>()
+const reuse = ref(false)
+const zoom = useZoom(frame)
+
+async function open(id: string): Promise<void> {
+  missing.value = false
+  trouble.value = ''
+  try {
+    const next = await call(readProof, { params: { proof: id } })
+    if (next.runId !== run.value?.id) run.value = await call(readRun, { params: { run: next.runId } })
+    if (String(route.params['proof']) !== id) return
+    proof.value = next
+    zoom.whole()
+  } catch (error) {
+    missing.value = error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')
+    if (!missing.value) trouble.value = messageOf(error)
+  }
+}
+watch(() => String(route.params['proof'] ?? ''), open, { immediate: true })
+onChange((event) => {
+  if (event !== 'reset' && event.proofId === proof.value?.id && proof.value) void call(readProof, { params: { proof: proof.value.id } }).then((next) => (proof.value = next)).catch(() => undefined)
+})
+
+const ready = computed(() => run.value?.proofs.filter(({ picture }) => picture) ?? [])
+const place = computed(() => ready.value.findIndex(({ id }) => id === proof.value?.id))
+function step(by: number): void {
+  const next = ready.value[place.value + by]
+  if (next) void router.replace(`/proofs/${next.id}`)
+}
+const set = (change: { verdict?: Verdict | null }) =>
+  task(async () => {
+    if (proof.value) proof.value = await call(changeProof, { params: { proof: proof.value.id }, body: change })
+  })
+// By id: what was typed on one picture is saved to it, even when another is already shown.
+const setNote = (id: string, note: string) =>
+  task(async () => {
+    const changed = await call(changeProof, { params: { proof: id }, body: { note }, keepalive: true })
+    if (proof.value?.id === id) proof.value = changed
+  })
+const judge = (verdict: Verdict) => set({ verdict: proof.value?.verdict === verdict ? null : verdict })
+const makeBest = () =>
+  task(async () => {
+    if (!proof.value) return
+    await call(changePrompt, { params: { prompt: proof.value.promptId }, body: { bestProofId: proof.value.id } })
+    notices.show('This is now the best proof of its prompt.')
+  })
+const again = () =>
+  task(async () => {
+    if (proof.value) proof.value = await call(askAgain, { params: { proof: proof.value.id } })
+  })
+
+function onKey(event: KeyboardEvent): void {
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  const verdict = verdictFor(event)
+  const pans: Record<string, [number, number]> = { ArrowUp: [0, 60], ArrowDown: [0, -60] }
+  if (verdict) void judge(verdict)
+  else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+    const by = event.key === 'ArrowLeft' ? -1 : 1
+    if (zoom.scale.value > 1 && event.shiftKey) zoom.pan(-60 * by, 0)
+    else step(by)
+  }
+  else if (pans[event.key] && zoom.scale.value > 1) zoom.pan(...(pans[event.key] as [number, number]))
+  else if (event.key === '+' || event.key === '=') zoom.by(1)
+  else if (event.key === '-') zoom.by(-1)
+  else if (event.key === '0') zoom.whole()
+  else return
+  event.preventDefault()
+}
+useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+  if (event.key === 'Escape' && !document.querySelector('.v-overlay--active')) back()
+})
+// The picture has the focus from the start, so that keys act at once.
+watch(frame, (element) => element?.focus({ preventScroll: true }))
+
+const back = () => (window.history.state as { back?: string | null } | null)?.back ? router.back() : void router.push({ path: '/proofs', query: { prompt: proof.value?.promptId } })
+useActions(() => [
+  { name: 'Keep this proof', words: 'verdict like favourite', run: () => void set({ verdict: 'keep' }) },
+  { name: 'Make it the best proof', words: 'cover', run: () => void makeBest() },
+  { name: 'Use this version in another project', words: 'reuse copy', run: () => (reuse.value = true) },
+])
+</script>
+
+<template>
+  <NotFoundView v-if="missing" what="proof" />
+  <main v-else-if="trouble" class="page"><h1>The proof could not be opened</h1><p>{{ trouble }}</p></main>
+  <main v-else-if="proof" class="proof">
+    <div class="looking">
+      <p class="bar">
+        <button class="plain" @click="back">Back</button>
+        <span class="soft">{{ place + 1 }} of {{ ready.length }} in this run</span>
+        <button class="plain" :disabled="place <= 0" @click="step(-1)">Before</button>
+        <button class="plain" :disabled="place < 0 || place >= ready.length - 1" @click="step(1)">After</button>
+        <span class="zoom">
+          <button class="plain" aria-label="Smaller" @click="zoom.by(-1)">Smaller</button>
+          <span class="soft">{{ Math.round(zoom.scale.value * 100) }} %</span>
+          <button class="plain" aria-label="Larger" @click="zoom.by(1)">Larger</button>
+          <button class="plain" @click="zoom.whole">Whole</button>
+        </span>
+      </p>
+      <div ref="frame" class="frame" tabindex="0" role="group" :aria-label="`Picture ${place + 1} of ${ready.length}; arrows go from one to the next`" @keydown="onKey">
+        <img v-if="proof.picture" :key="proof.picture.sha256" :src="`/api/pictures/${proof.picture.sha256}`" :alt="`${proof.promptTitle}, version ${proof.version}`" :style="{ transform: zoom.transform.value }" draggable="false" />
+        <p v-else class="soft">{{ proof.reason ?? 'Not back yet.' }} <button v-if="proof.reason" class="plain" @click="again">Ask again</button></p>
+      </div>
+    </div>
+    <aside class="facts">
+      <h1><RouterLink :to="`/desk/${proof.promptId}`">{{ proof.promptTitle }}</RouterLink></h1>
+      <p class="soft">Version {{ proof.version }}, {{ proof.engine.name }} {{ proof.engine.revision }}<template v-if="proof.engine.simulated"> (simulated)</template></p>
+      <div class="verdicts" role="group" aria-label="Verdict">
+        <button v-for="verdict in VERDICTS" :key="verdict" class="quiet" :class="{ on: proof.verdict === verdict, [verdict]: true }" :aria-pressed="proof.verdict === verdict" :disabled="!proof.picture" @click="judge(verdict)">
+          {{ verdict }}<kbd v-if="letterKeys">{{ verdictKeys[verdict] }}</kbd>
+        </button>
+      </div>
+      <div class="labelled"><span>Note</span><SavedText :key="proof.id" multiline :value="proof.note" label="Note" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
+      <p class="row-actions">
+        <RouterLink class="quiet" :to="`/desk/${proof.promptId}`">Open the draft</RouterLink>
+        <button class="plain" @click="reuse = true">Use in another project</button>
+        <button v-if="proof.picture" class="plain" @click="makeBest">Make it the best proof</button>
+        <a v-if="proof.picture" :href="`/api/pictures/${proof.picture.sha256}`" :download="`${proof.promptTitle} v${proof.version} ${proof.seed}.png`">Download</a>
+      </p>
+      <h2>What made it</h2>
+      <pre class="exact" tabindex="0" aria-label="Text the engine was given">{{ proof.output.text }}</pre>
+      <dl class="exact">
+        <template v-if="proof.output.leaveOut"><dt>Leave out</dt><dd>{{ proof.output.leaveOut }}</dd></template>
+        <dt>Seed</dt><dd>{{ proof.seed }}</dd>
+        <template v-for="line in settingLines(proof.output.settings).filter((l) => l.name !== 'Seed' && l.name !== 'Results')" :key="line.name"><dt>{{ line.name }}</dt><dd>{{ line.value }}</dd></template>
+        <template v-if="proof.cost"><dt>Cost</dt><dd>{{ sayAmounts([proof.cost]) }}</dd></template>
+        <template v-if="proof.tookMs !== null"><dt>Time</dt><dd>{{ (proof.tookMs / 1000).toFixed(1) }} seconds</dd></template>
+        <template v-if="proof.storedAt"><dt>Stored</dt><dd>{{ sayExactly(proof.storedAt) }}</dd></template>
+        <template v-if="proof.picture"><dt>Picture</dt><dd>{{ Math.round(proof.picture.bytes / 1024).toLocaleString('en') }} kB, SHA-256 <span class="hash" :title="proof.picture.sha256">{{ proof.picture.sha256.slice(0, 12) }}…</span></dd></template>
+      </dl>
+      <ul v-if="proof.output.notes.length" class="notes"><li v-for="note in proof.output.notes" :key="note">{{ note }}</li></ul>
+    </aside>
+    <ReuseDialog v-model="reuse" :title="`${proof.promptTitle}, version ${proof.version}`" :prompt-id="proof.promptId" :version-id="proof.versionId" />
+  </main>
+  <main v-else class="page soft" role="status">Opening …</main>
+</template>
+
+<style scoped>
+.proof {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 352px;
+  height: 100vh;
+}
+.looking {
+  display: grid;
+  grid-template-rows: auto 1fr;
+  gap: 12px;
+  padding: 18px 24px 24px;
+  min-width: 0;
+  min-height: 0;
+}
+.bar {
+  display: flex;
+  gap: 16px;
+}
+.zoom {
+  display: flex;
+  gap: 12px;
+  margin-left: auto;
+}
+.frame {
+  display: grid;
+  place-items: center;
+  min-height: 0;
+  overflow: hidden;
+  background: var(--wash);
+  touch-action: none;
+}
+.frame:focus-visible {
+  outline-color: var(--rule-strong);
+}
+.frame img {
+  width: 100%;
+  height: 100%;
+  object-fit: contain;
+  user-select: none;
+}
+.facts {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  padding: 20px 22px;
+  border-left: 1px solid var(--rule);
+  overflow-y: auto;
+}
+h1 {
+  font-family: var(--serif);
+  font-size: 20px;
+}
+h1 a {
+  text-decoration: none;
+}
+h1 a:hover {
+  text-decoration: underline;
+}
+.verdicts {
+  display: flex;
+  gap: 8px;
+}
+.verdicts kbd {
+  margin-left: 8px;
+  font-family: var(--mono);
+  font-size: 11px;
+  color: inherit;
+}
+.verdicts .on {
+  border-color: var(--ink);
+  background: var(--ink);
+  color: var(--paper);
+}
+.verdicts .keep.on {
+  border-color: var(--kept);
+  background: var(--kept);
+}
+pre {
+  max-height: 30vh;
+  overflow: auto;
+}
+dl {
+  display: grid;
+  grid-template-columns: 92px 1fr;
+  gap: 2px 10px;
+  margin: 0;
+}
+dt {
+  font-family: var(--grotesque);
+  font-size: 14px;
+  color: var(--soft);
+}
+textarea {
+  width: 100%;
+  resize: vertical;
+}
+.notes li {
+  padding-left: 12px;
+  border-left: 2px solid var(--accent);
+}
+</style>

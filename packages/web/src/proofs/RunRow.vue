@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { type Proof, type Run, stopRun } from '@idolon/contract'
+import { computed, useTemplateRef } from 'vue'
+import { call } from '../api/call.ts'
+import { useTask } from '../notices/notices.ts'
+import { counted, sayAmounts, sayExactly, sayWhen } from '../shared/said.ts'
+import { useNow } from '../shared/use-now.ts'
+import ProofTile from './ProofTile.vue'
+
+/** The proofs of one run in one row, with what was asked for. */
+const props = withDefaults(defineProps<{ run: Run; proofs?: Proof[] | undefined; height?: number; titled?: boolean }>(), { height: 150, proofs: undefined })
+const emit = defineEmits<{ changed: [run: Run]; proofChanged: [proof: Proof] }>()
+const task = useTask()
+const now = useNow()
+const tiles = useTemplateRef<InstanceType<typeof ProofTile>[]>('tiles')
+
+const shown = computed(() => props.proofs ?? props.run.proofs)
+const engines = computed(() => [...new Set(props.run.proofs.map(({ engine }) => `${engine.name} ${engine.revision}${engine.simulated ? ' (simulated)' : ''}`))].join(', '))
+const done = computed(() => props.run.proofs.filter(({ state }) => state !== 'asked' && state !== 'sent').length)
+const running = computed(() => done.value < props.run.proofs.length)
+const line = computed(() => {
+  const ratio = props.run.proofs[0]?.output.settings['aspectRatio']
+  return [engines.value, ratio, counted(props.run.proofs.length, 'result'), sayAmounts(props.run.cost)].filter(Boolean).join(' · ')
+})
+const stop = () =>
+  task(async () => {
+    emit('changed', await call(stopRun, { params: { run: props.run.id } }))
+  })
+</script>
+
+<template>
+  <section class="run" :aria-label="`Version ${run.version} of ${run.promptTitle}`">
+    <header>
+      <h2 v-if="titled">
+        <RouterLink :to="`/desk/${run.promptId}`">{{ run.promptTitle }}</RouterLink>
+      </h2>
+      <p class="heading">
+        <RouterLink class="strong" :to="{ path: '/proofs', query: { run: run.id } }" title="The sheet of this run">Version {{ run.version }}</RouterLink>
+        <span class="soft">{{ line }}</span>
+        <time class="soft" :datetime="run.askedAt" :title="sayExactly(run.askedAt)">{{ sayWhen(run.askedAt, now) }}</time>
+        <span v-if="running" role="status">{{ done }} of {{ run.proofs.length }} are back</span>
+        <button v-if="running && !run.stoppedAt" class="plain strong" @click="stop">Stop</button>
+        <span v-if="running && run.stoppedAt" class="soft">Stopped; what the engine already has still arrives.</span>
+        <slot name="actions" />
+      </p>
+    </header>
+    <div class="tiles">
+      <ProofTile
+        v-for="(proof, i) in shown"
+        ref="tiles"
+        :key="proof.id"
+        :proof="proof"
+        :height="height"
+        @changed="emit('proofChanged', $event)"
+        @move="(by: number) => tiles?.[i + by]?.focus()"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-family: var(--serif);
+  font-size: 17px;
+  margin-bottom: 2px;
+}
+h2 a {
+  text-decoration: none;
+}
+h2 a:hover {
+  text-decoration: underline;
+}
+.heading {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  align-items: baseline;
+  margin-bottom: 8px;
+}
+.tiles {
+  display: flex;
+  gap: 12px;
+  overflow-x: auto;
+  padding: 6px;
+  margin: -6px;
+}
+</style>

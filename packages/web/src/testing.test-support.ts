@@ -1,0 +1,52 @@
+import type { Proof, Run, Version } from '@idolon/contract'
+import { emptyDraft, SHIPPED_ENGINES } from '@idolon/core'
+import { createPinia, setActivePinia } from 'pinia'
+import { useEngines } from './stores/engines.ts'
+
+/** A store that knows one engine, and links that are plain elements: what most views need to be mounted. */
+export function withEngines() {
+  const pinia = createPinia()
+  setActivePinia(pinia)
+  useEngines().all = [...SHIPPED_ENGINES]
+  return { plugins: [pinia], stubs: { RouterLink: { props: ['to'], template: '<a><slot /></a>' }, VDialog: { props: ['modelValue'], template: '<div v-if="modelValue"><slot /></div>' } } }
+}
+
+export const aDraft = (text = 'a fox', more = {}) => ({ ...emptyDraft(), text, engines: [{ engine: 'burin' }], ...more })
+
+export const aProof = (more: Partial<Proof> = {}): Proof =>
+  ({
+    id: 'p1',
+    runId: 'r1',
+    promptTitle: 'A fox',
+    version: 2,
+    engine: { id: 'burin', name: 'Burin', revision: '1', simulated: true },
+    index: 0,
+    state: 'stored',
+    reason: null,
+    picture: { sha256: 'f'.repeat(64), width: 300, height: 200, bytes: 9 },
+    output: { text: '', leaveOut: '', settings: { aspectRatio: '3:2', width: 300, height: 200 }, used: 0, limit: null, cut: [], notes: [] },
+    seed: 7,
+    verdict: null,
+    note: '',
+    ...more,
+  }) as Proof
+
+export const aRun = (more: Partial<Run> = {}): Run =>
+  ({ id: 'r1', promptId: 'x', promptTitle: 'A fox', version: 2, askedAt: '2026-01-01T10:00:00Z', stoppedAt: null, cost: [{ unit: 'credit', amount: 8 }], proofs: [aProof(), aProof({ id: 'p2' })], ...more }) as Run
+
+export const aVersion = (number: number, text: string, more: Partial<Version> = {}): Version =>
+  ({
+    id: `v${number}`,
+    promptId: 'x',
+    number,
+    parent: number === 1 ? null : number - 1,
+    body: { text, marks: [], leaveOut: [], references: [] },
+    changes: [],
+    why: '',
+    createdAt: '2026-01-01T10:00:00Z',
+    lastRun: null,
+    bestProof: null,
+    proofs: 0,
+    keepers: 0,
+    ...more,
+  }) as Version

@@ -1,0 +1,15 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vite'
+import vuetify from 'vite-plugin-vuetify'
+import { contractValidators } from './vite/contract-validators.ts'
+
+const server = process.env['IDOLON_SERVER'] ?? 'http://127.0.0.1:4173'
+
+export default defineConfig({
+  root: import.meta.dirname,
+  plugins: [contractValidators(), vue(), vuetify({ autoImport: true })],
+  worker: { format: 'es' },
+  optimizeDeps: { exclude: ['vuetify'] },
+  server: { host: '127.0.0.1', proxy: { '/api': { target: server, changeOrigin: true } } },
+  build: { target: 'es2023', chunkSizeWarningLimit: 700 },
+})
