@@ -1,0 +1,111 @@
+import { chromium } from '@playwright/test'
+import { scan } from '@idolon/core'
+import { createReader, englishTagger } from '@idolon/core/reader'
+import { readdir, readFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { type Bench, percentile } from './figure.ts'
+import { CHROMIUM_FLAGS } from './first-load.ts'
+import { measuredServer } from './server.ts'
+
+const CORE = join(process.env['IDOLON_ROOT'] ?? '.', 'packages/core')
+const table = (name: string) => readFile(join(CORE, 'tables', name))
+
+/** The corpus as plain texts, marks taken out. */
+async function prompts(): Promise<string[]> {
+  const files = (await readdir(join(CORE, 'corpus'))).filter((name) => /^\d.*\.txt$/.test(name)).sort()
+  const lines = (await Promise.all(files.map((name) => readFile(join(CORE, 'corpus', name), 'utf8')))).join('\n').split('\n')
+  return lines.filter((line) => /^[ksmfjp] /.test(line)).map((line) => line.slice(2).replace(/<(?:![plsob]|[SADEMFLCKTOW]) |>/g, '').replaceAll('\\n', '\n'))
+}
+
+/** Texts of about so many words, each of other prompts, so that nothing of one is remembered for another. */
+function texts(from: readonly string[], words: number): string[] {
+  const made: string[] = []
+  let now: string[] = []
+  for (const prompt of from.filter((one) => !/[{}\n]/.test(one))) {
+    now.push(...prompt.split(/\s+/))
+    if (now.length < words) continue
+    made.push(now.slice(0, words).join(' '))
+    now = []
+  }
+  return made
+}
+
+const perCall = (list: readonly string[], act: (text: string) => unknown): number => {
+  const began = performance.now()
+  for (const text of list) act(text)
+  return (performance.now() - began) / list.length
+}
+
+/** Keys typed into a long draft: milliseconds from each to a settled outline, and the page's longest task meanwhile. */
+async function typing(text: string): Promise<{ settled: number[]; longest: number }> {
+  const { server, address, post } = await measuredServer()
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS })
+  try {
+    const project = await post<{ id: string }>('/api/projects', { name: 'Reading' })
+    const prompt = await post<{ id: string }>('/api/prompts', { projectId: project.id })
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.goto(`${address}/desk/${prompt.id}`)
+    const editor = page.getByRole('textbox', { name: 'Text of the prompt' })
+    await editor.click()
+    await page.keyboard.insertText(text)
+    await page.locator('.outline[aria-busy=false] .phrase').first().waitFor({ timeout: 30_000 })
+    await page.waitForTimeout(1_000)
+    await page.evaluate(() => {
+      const own = window as unknown as { settled: number[]; longest: number }
+      own.settled = []
+      own.longest = 0
+      let began = 0
+      document.querySelector('.cm-content')?.addEventListener('beforeinput', () => (began = performance.now()), { capture: true })
+      new MutationObserver(() => {
+        if (began && document.querySelector('.outline')?.getAttribute('aria-busy') === 'false') {
+          own.settled.push(performance.now() - began)
+          began = 0
+        }
+      }).observe(document.querySelector('.outline')!, { attributes: true, attributeFilter: ['aria-busy'] })
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) own.longest = Math.max(own.longest, entry.duration)
+      }).observe({ type: 'longtask' })
+    })
+    for (const key of ' a small grey owl watches from the gate, soft evening light, ink drawing') {
+      await page.keyboard.type(key)
+      await page.waitForTimeout(120)
+    }
+    await page.waitForTimeout(500)
+    return await page.evaluate(() => {
+      const { settled, longest } = window as unknown as { settled: number[]; longest: number }
+      return { settled, longest }
+    })
+  } finally {
+    await browser.close()
+    await server.close()
+  }
+}
+
+/** Reading: from scratch beside tagging alone, a thousand prompts, keys typed into a long draft, the size of its tables. */
+export const reading: Bench = async () => {
+  const files = { words: await table('words.bin'), network: await table('reader.bin') }
+  const all = await prompts()
+  const short = texts(all, 60)
+  const tag = englishTagger()
+  const reader = createReader(files.words, files.network)
+  // Once to warm up, then measured on texts that neither has seen.
+  const half = Math.floor(short.length / 2)
+  perCall(short.slice(0, half), (text) => tag(text, scan(text)))
+  perCall(short.slice(0, half), (text) => reader.read(text))
+  const rest = short.slice(half)
+  const tagging = perCall(rest, (text) => tag(text, scan(text)))
+  const scratch = perCall(rest, (text) => reader.read(text))
+  const thousand = Array.from({ length: 1_000 }, (_, i) => all[i % all.length] ?? '')
+  const fresh = createReader(files.words, files.network)
+  const alone = perCall(thousand, (text) => tag(text, scan(text)))
+  const each = perCall(thousand, (text) => fresh.read(text))
+  const { settled, longest } = await typing(texts(all, 400)[1] ?? '')
+  return [
+    { what: 'Reading a prompt of 60 words from scratch', value: scratch, unit: 'ms', baseline: { what: 'tagging alone', value: tagging }, limit: 4 * tagging },
+    { what: 'Reading 1,000 prompts', value: each, unit: 's', baseline: { what: 'tagging alone', value: alone }, limit: 5 },
+    { what: 'Outline of a draft of 400 words settled after a key, p95', value: percentile(settled, 95), unit: 'ms', baseline: { what: 'its median', value: percentile(settled, 50) }, limit: 50 },
+    { what: 'Longest task of the page while typing', value: longest, unit: 'ms', baseline: { what: 'keys typed', value: settled.length }, limit: 50 },
+    { what: 'Model and tables of the reading, gzip', value: (gzipSync(files.words).length + gzipSync(files.network).length) / 1000, unit: 'kB', baseline: { what: 'unpacked', value: (files.words.length + files.network.length) / 1000 }, limit: 1_500 },
+  ]
+}

@@ -1,0 +1,54 @@
+import { seededRandom } from '@idolon/core'
+import { connectDatabase } from '@idolon/server'
+import { randomUUID } from 'node:crypto'
+import { type Bench, percentile, timed } from './figure.ts'
+import { measuredServer } from './server.ts'
+
+const PROMPTS = 20_000
+const SUBJECTS = 'beekeeper,train,fox,heron,teapot,jar,goat,chapel,boat,lantern,miller,orchard,viaduct,glacier,baker,signal box,ferry,owl,cat,clock'.split(',')
+const HOWS = 'old,red,brass,tiny,weathered,sleeping,snowy,tall,painted,quiet,broken,shining,crooked,striped,velvet'.split(',')
+const PLACES = 'in a village,by the lake,under the pass,on a terrace,in a kitchen,above the clouds,at the station,in a meadow,behind the mill,on the ridge'.split(',')
+const WHENS = 'at dawn,at dusk,at noon,in late autumn,in first snow,on a foggy morning,at midnight,in spring rain'.split(',')
+const MEDIA = 'gouache illustration,linocut print,product photograph,watercolour,paper cut,line drawing,travel poster'.split(',')
+
+/** Searching as one types, over generated prompts, beside the bare full-text query for the same words. */
+export const shelf: Bench = async () => {
+  const { server, post, address, databaseUrl } = await measuredServer()
+  const db = connectDatabase(databaseUrl)
+  try {
+    const project = await post<{ id: string }>('/api/projects', { name: 'Bench' })
+    const random = seededRandom(20_000)
+    const pick = (list: string[]) => list[Math.floor(random() * list.length)] ?? ''
+    // Invented names give the vocabulary the long tail that real collections have.
+    const name = () => Array.from({ length: 3 }, () => pick(['ta', 'ro', 'len', 'bri', 'ko', 'sa', 'mun', 'del', 'vi', 'ner', 'hod', 'wes'])).join('')
+    for (let i = 0; i < PROMPTS; i += 1_000) {
+      const made = Array.from({ length: 1_000 }, () => ({ id: randomUUID(), text: `${name()}, a ${pick(HOWS)} ${pick(SUBJECTS)} and a ${pick(HOWS)} ${pick(SUBJECTS)} ${pick(PLACES)} ${pick(WHENS)}, ${pick(MEDIA)}` }))
+      await db('prompts').insert(made.map(({ id }) => ({ id, project_id: project.id, title: '', tags: [pick(HOWS), pick(SUBJECTS)], created_by: 'bench' })))
+      await db('drafts').insert(made.map(({ id, text }) => ({ prompt_id: id, body: JSON.stringify({ text, marks: [], leaveOut: [], settings: {}, engines: [], references: [] }), first_words: text.split(',')[0] })))
+    }
+    const search = async (q: string) => {
+      const response = await fetch(`${address}/api/shelf?limit=40&q=${encodeURIComponent(q)}`)
+      if (!response.ok) throw new Error(await response.text())
+      return ((await response.json()) as { total: number }).total
+    }
+    await search('warm')
+    await db.raw('vacuum analyze')
+    const queries = Array.from({ length: 60 }, () => `${pick(HOWS)} ${pick(SUBJECTS)} ${pick(MEDIA).split(' ')[0] ?? ''}`)
+    // As typed: every third beginning, one slip among five.
+    const typed = queries.flatMap((query, i) => {
+      const beginnings = Array.from({ length: Math.floor(query.length / 3) }, (_, k) => query.slice(0, 3 * (k + 1)))
+      return i % 5 ? beginnings : [...beginnings, query.replace(/(\w)(\w)(?=\w*$)/, '$2$1')]
+    })
+    const searches: number[] = []
+    const bare: number[] = []
+    for (const q of typed) {
+      searches.push(await timed(() => search(q)))
+      const words = q.split(' ').filter(Boolean).map((word) => `'${word}':*`).join(' & ')
+      bare.push(await timed(async () => db.raw('select prompt_id from prompt_search where document @@ ?::tsquery limit 40', [words])))
+    }
+    return [{ what: `Shelf search over ${PROMPTS.toLocaleString('en')} prompts, p95 of ${typed.length} keystrokes`, value: percentile(searches, 95), unit: 'ms', baseline: { what: 'the bare full-text query, unranked, p95', value: percentile(bare, 95) }, limit: 100 }]
+  } finally {
+    await server.close()
+    await db.destroy()
+  }
+}

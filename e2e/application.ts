@@ -1,0 +1,59 @@
+import { test as base, type Page } from '@playwright/test'
+
+export { expect } from '@playwright/test'
+
+const address = () => process.env['E2E_ADDRESS'] ?? ''
+
+/** The page starts on the application, and any error or refused content in it fails the test. */
+export const test = base.extend<{ strict: undefined }>({
+  // eslint-disable-next-line no-empty-pattern -- the test runner reads the names of fixtures from this pattern
+  baseURL: async ({}, use) => use(address()),
+  strict: [
+    async ({ page }, use) => {
+      const faults: string[] = []
+      page.on('pageerror', (error) => faults.push(error.message))
+      page.on('console', (message) => {
+        if (/Content Security Policy|Refused to/.test(message.text())) faults.push(message.text())
+      })
+      await use(undefined)
+      if (faults.length) throw new Error(`The page had errors:\n${faults.join('\n')}`)
+    },
+    { auto: true },
+  ],
+})
+
+export async function engine(settings: { delayMs?: number; fault?: string; times?: number }): Promise<void> {
+  await fetch(`${process.env['E2E_ENGINE'] ?? ''}/v1/standin`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(settings) })
+}
+export const engineUsage = async (): Promise<{ charged: number; pictures: number }> => (await fetch(`${process.env['E2E_ENGINE'] ?? ''}/v1/usage`)).json() as Promise<{ charged: number; pictures: number }>
+
+export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const response = await fetch(address() + path, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+  if (!response.ok) throw new Error(`${path} answered ${response.status}: ${await response.text()}`)
+  return (response.status === 204 ? undefined : await response.json()) as T
+}
+
+export interface PromptAnswer {
+  id: string
+  projectId: string
+  draft: { text: string; leaveOut: string[]; settings: Record<string, unknown> }
+  revision: number
+  bestProof: { id: string } | null
+}
+export const promptNow = (id: string) => api<PromptAnswer>('GET', `/api/prompts/${id}`)
+export const promptOnDesk = (page: Page): string => /\/desk\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? ''
+export const saved = (page: Page) => page.getByText('Saved', { exact: true })
+export const textOf = (page: Page) => page.getByRole('textbox', { name: 'Text of the prompt' })
+
+/** A new prompt on the Desk, with the caret in its text. */
+export async function newPrompt(page: Page, text = ''): Promise<string> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New prompt' }).click()
+  await page.waitForURL(/\/desk\/[0-9a-f-]{36}/)
+  await textOf(page).click()
+  if (text) {
+    await page.keyboard.insertText(text)
+    await saved(page).waitFor()
+  }
+  return promptOnDesk(page)
+}

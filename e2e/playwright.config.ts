@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test'
+
+const CHROMIUM_FLAGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  globalSetup: './start-application.ts',
+  // One application, one database: the tests take turns.
+  workers: 1,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    permissions: ['clipboard-read', 'clipboard-write'],
+    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS },
+    trace: 'off',
+    screenshot: 'only-on-failure',
+  },
+})

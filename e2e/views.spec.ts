@@ -1,0 +1,144 @@
+import { AxeBuilder } from '@axe-core/playwright'
+import { api, expect, newPrompt, test } from './application.ts'
+
+interface ShelfAnswer {
+  rows: { id: string; projectId: string; bestProof: { id: string } | null }[]
+}
+
+async function addresses(): Promise<[string, string][]> {
+  const { rows } = await api<ShelfAnswer>('GET', '/api/shelf?q=hedda%20opens')
+  const [prompt] = rows
+  return [
+    ['Begin', '/'],
+    ['Desk', `/desk/${prompt?.id}`],
+    ['Proofs', '/proofs'],
+    ['Proof', `/proofs/${prompt?.bestProof?.id}`],
+    ['Shelf', '/shelf'],
+    ['The bin', '/shelf?bin=1'],
+    ['Project', `/projects/${prompt?.projectId}`],
+    ['Not found', '/nowhere'],
+  ]
+}
+
+for (const dark of [false, true]) {
+  test(`axe finds nothing to fault in any view, ${dark ? 'dark' : 'light'} theme`, async ({ page }) => {
+    test.setTimeout(120_000)
+    await page.addInitScript((value) => localStorage.setItem('idolon.dark', String(value)), dark)
+    const found: string[] = []
+    const look = async (name: string) => {
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      for (const { id, nodes } of violations) found.push(`${name}: ${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`).join(' | ')}`)
+    }
+    for (const [name, address] of await addresses()) {
+      await page.goto(address)
+      await page.waitForLoadState('networkidle').catch(() => undefined)
+      await expect(page.getByRole('main')).toBeVisible()
+      await page.waitForTimeout(600)
+      await look(name)
+      if (name === 'Desk') {
+        await page.locator('.outline .phrase').first().click()
+        await expect(page.getByRole('menu')).toBeVisible()
+        await page.waitForTimeout(400)
+        await look('Desk, phrase menu')
+        await page.keyboard.press('Escape')
+        await page.locator('.outline .empty button').first().click()
+        await look('Desk, filling a facet')
+        await page.keyboard.press('Escape')
+        await page.getByRole('tab', { name: 'History' }).click()
+        await page.getByRole('button', { name: /Version 1/ }).click()
+        await look('Desk, history')
+        await page.getByRole('button', { name: 'Use in another project' }).click()
+        await expect(page.getByRole('dialog')).toBeVisible()
+        await page.waitForTimeout(400)
+        await look('Desk, use again')
+        await page.keyboard.press('Escape')
+      }
+    }
+    await page.keyboard.press('ControlOrMeta+k')
+    await page.waitForTimeout(500)
+    await look('Go to')
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Keys' }).click()
+    await page.waitForTimeout(500)
+    await look('Keys')
+    expect(found).toEqual([])
+  })
+}
+
+test('nothing scrolls sideways at 1024, 1280 and 1920', async ({ page }) => {
+  for (const width of [1024, 1280, 1920]) {
+    await page.setViewportSize({ width, height: 800 })
+    for (const [name, address] of await addresses()) {
+      await page.goto(address)
+      await expect(page.getByRole('main')).toBeVisible()
+      await page.waitForTimeout(250)
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      expect(over, `${name} at ${width}`).toBeLessThanOrEqual(0)
+    }
+  }
+})
+
+test('an unknown address, prompt or proof gets a page that helps', async ({ page }) => {
+  for (const address of ['/nowhere', '/desk/00000000-0000-4000-8000-000000000000', '/desk/x', '/proofs/00000000-0000-4000-8000-000000000000', '/projects/00000000-0000-4000-8000-000000000000']) {
+    await page.goto(address)
+    await expect(page.getByRole('heading', { name: /There is no such/ })).toBeVisible()
+    await expect(page.getByRole('main').getByRole('link', { name: 'Look on the Shelf' })).toBeVisible()
+  }
+})
+
+test('markup in any text is shown as the text it is', async ({ page }) => {
+  const markup = '<img src=x onerror="document.title=\'owned\'"><b>bold</b>'
+  const id = await newPrompt(page, markup)
+  await page.getByLabel('Title').fill(markup)
+  await page.getByLabel('Title').blur()
+  await page.getByRole('combobox', { name: 'Tags' }).fill('<i>tag</i>')
+  await page.getByLabel('Title').click()
+  await page.goto('/shelf?q=onerror')
+  await expect(page.getByRole('article').getByRole('link', { name: markup })).toBeVisible()
+  await expect(page.getByRole('article').getByText('<i>tag</i>')).toBeVisible()
+  await page.goto(`/desk/${id}`)
+  await expect(page.getByRole('textbox', { name: 'Text of the prompt' })).toHaveText(markup)
+  expect(await page.title()).not.toBe('owned')
+})
+
+test('a project is made, renamed, archived and taken back', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Name one' }).click()
+  await page.getByLabel('Name of the project').fill('Upper Valley')
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await expect(page.getByLabel('Project', { exact: true })).toContainText('Upper Valley')
+  await page.getByRole('link', { name: 'Its page' }).click()
+  await page.waitForURL(/\/projects\//)
+  await expect(page.getByLabel('Name of the project')).toHaveValue('Upper Valley')
+  await page.getByLabel('Name of the project').fill('Upper Valley Guide')
+  await page.getByLabel('Name of the project').press('Enter')
+  await expect(page.getByLabel('Project', { exact: true })).toContainText('Upper Valley Guide')
+  await page.getByRole('button', { name: 'Archive it' }).click()
+  await expect(page.getByText('Archived. Its prompts can be read')).toBeVisible()
+  await expect(page.getByLabel('Project', { exact: true })).not.toContainText('Upper Valley Guide')
+  await page.getByRole('button', { name: 'Take it from the archive' }).click()
+  await expect(page.getByText('Archived. Its prompts can be read')).toBeHidden()
+})
+
+test('keys are listed under ?, and letters can be changed or switched off', async ({ page }) => {
+  const { rows } = await api<ShelfAnswer>('GET', '/api/shelf?q=valley%20asleep')
+  await page.goto(`/proofs?prompt=${rows[0]?.id}`)
+  const tile = page.getByRole('button', { name: /result 1/ }).first()
+  await tile.focus()
+  await page.keyboard.press('?')
+  await page.getByRole('dialog').getByLabel('keep').fill('y')
+  await page.getByRole('dialog').getByLabel('keep').blur()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await tile.focus()
+  await page.keyboard.press('k')
+  await page.keyboard.press('y')
+  await expect(page.getByRole('button', { name: /result 1, keep/ })).toBeVisible()
+  await page.keyboard.press('y')
+  await page.keyboard.press('?')
+  await page.getByLabel(/Single letters act/).uncheck()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('button', { name: /result 1/ }).first().focus()
+  await page.keyboard.press('m')
+  await page.waitForTimeout(300)
+  await expect(page.getByRole('button', { name: /result 1, maybe/ })).toHaveCount(0)
+})
