@@ -1,4 +1,4 @@
-import { chromium } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -74,11 +74,33 @@ test('what is written while the server is away is kept, said, and sent when it i
   expect((await promptNow(id)).draft.text).toBe('A boat on the lake')
 })
 
+/** Waits until the browser's own store has this text: what a crash may not take. */
+const keptInBrowser = (page: Page, text: string) =>
+  expect
+    .poll(() =>
+      page.evaluate(
+        () =>
+          new Promise<string[]>((resolve, reject) => {
+            const opening = indexedDB.open('idolon')
+            opening.onerror = () => reject(opening.error ?? new Error('no database'))
+            opening.onsuccess = () => {
+              const all = opening.result.transaction('drafts').objectStore('drafts').getAll()
+              all.onsuccess = () => {
+                opening.result.close()
+                resolve((all.result as { draft: { text: string } }[]).map(({ draft }) => draft.text))
+              }
+            }
+          }),
+      ),
+    )
+    .toContain(text)
+
 test('a page that crashed without an answer is joined when the prompt is opened again', async ({ page, context }) => {
   const id = await newPrompt(page, 'A heron')
   await page.route('**/edits', (route) => route.abort())
   await page.keyboard.type(' of brass')
   await expect(page.getByText('Not saved on the server yet')).toBeVisible()
+  await keptInBrowser(page, 'A heron of brass')
   // A crash, since a page that is closed still sends what it has.
   const crashed = page.waitForEvent('crash')
   const devtools = await context.newCDPSession(page)
@@ -102,6 +124,7 @@ test('a browser that is killed in the middle of typing loses nothing', async () 
     await page.route('**/edits', (route) => route.abort())
     await page.keyboard.type(' in the snow')
     await expect(page.getByText('Not saved on the server yet')).toBeVisible()
+    await keptInBrowser(page, 'A lantern in the snow')
     await killProcessesOf(`--user-data-dir=${profile}`)
     await first.close().catch(() => undefined)
     expect((await promptNow(id)).draft.text).toBe('A lantern')

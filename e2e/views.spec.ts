@@ -22,7 +22,7 @@ async function addresses(): Promise<[string, string][]> {
 
 for (const dark of [false, true]) {
   test(`axe finds nothing to fault in any view, ${dark ? 'dark' : 'light'} theme`, async ({ page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(300_000)
     await page.addInitScript((value) => localStorage.setItem('idolon.dark', String(value)), dark)
     const found: string[] = []
     const look = async (name: string) => {

@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { effectScope } from 'vue'
+import { defineComponent, effectScope, h } from 'vue'
 import { useActions } from './actions.ts'
 import GoTo from './GoTo.vue'
 
@@ -15,11 +15,18 @@ const ran: string[] = []
 const scope = effectScope()
 scope.run(() => useActions(() => [{ name: 'Desk: with history', run: () => ran.push('with') }, { name: 'History', words: 'versions', run: () => ran.push('History') }, { name: 'New prompt', run: () => ran.push('New prompt') }]))
 
+/** A dialog that is gone when it is told so. */
+const VDialog = defineComponent({ emits: ['afterLeave'], setup: (_, { slots }) => () => h('div', slots['default']?.()) })
+
 async function open() {
-  const wrapper = mount(GoTo, { props: { modelValue: false, 'onUpdate:modelValue': () => undefined }, global: { plugins: [createPinia()], stubs: { VDialog: { template: '<div><slot /></div>' } } } })
+  const wrapper = mount(GoTo, { attachTo: document.body, props: { modelValue: false }, global: { plugins: [createPinia()], stubs: { VDialog } } })
   await wrapper.setProps({ modelValue: true })
   await flushPromises()
-  return { wrapper, names: () => wrapper.findAll('li').map((li) => li.get('span').text()), type: (text: string) => wrapper.get('input').setValue(text) }
+  const choose = async () => {
+    await wrapper.get('input').trigger('keydown', { key: 'Enter' })
+    wrapper.getComponent(VDialog).vm.$emit('afterLeave')
+  }
+  return { wrapper, choose, names: () => wrapper.findAll('li').map((li) => li.get('span').text()), type: (text: string) => wrapper.get('input').setValue(text) }
 }
 
 beforeEach(() => {
@@ -39,33 +46,33 @@ describe('Go to', () => {
 
   it('never offers what was found for other words, so that Enter is safe at any moment', async () => {
     call.mockResolvedValueOnce(rows('Old news'))
-    const { wrapper, names, type } = await open()
+    const { choose, names, type } = await open()
     expect(names()).toContain('Old news')
     call.mockReturnValueOnce(new Promise(() => undefined))
     await type('new')
     expect(names()).toEqual(['Begin', 'New prompt'].sort((a, b) => Number(a === 'Begin') - Number(b === 'Begin')))
-    await wrapper.get('input').trigger('keydown', { key: 'Enter' })
+    await choose()
     expect(ran).toEqual(['New prompt'])
   })
 
   it('goes to the prompt that the arrows chose', async () => {
-    const { wrapper, names, type } = await open()
+    const { wrapper, choose, names, type } = await open()
     call.mockResolvedValueOnce(rows('Fox at dusk', 'Fox at dawn'))
     await type('fox')
     await flushPromises()
     expect(names()).toEqual(['Fox at dusk', 'Fox at dawn'])
     await wrapper.get('input').trigger('keydown', { key: 'ArrowDown' })
-    await wrapper.get('input').trigger('keydown', { key: 'Enter' })
+    await choose()
     expect(push).toHaveBeenCalledWith('/desk/Fox at dawn')
   })
 
-  it('does what was chosen only once the dialog is gone, which would take the focus back', async () => {
+  it('has the focus at once, and does what was chosen only when the dialog is gone, which would take the focus back', async () => {
     const { wrapper, type } = await open()
+    expect(document.activeElement).toBe(wrapper.get('input').element)
     await type('history')
-    void wrapper.get('input').trigger('keydown', { key: 'Enter' })
-    expect(ran).toEqual([])
-    expect(wrapper.emitted('update:modelValue')?.at(-1)).toEqual([false])
-    wrapper.getComponent({ name: 'VDialog' }).vm.$emit('afterLeave')
+    await wrapper.get('input').trigger('keydown', { key: 'Enter' })
+    expect([ran, wrapper.emitted('update:modelValue')]).toEqual([[], [[false]]])
+    wrapper.getComponent(VDialog).vm.$emit('afterLeave')
     expect(ran).toEqual(['History'])
   })
 })
