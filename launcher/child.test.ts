@@ -26,7 +26,7 @@ const alive = (pid: number) => {
 
 it('starts a program again when it is killed, and ends it for good when it is stopped', async () => {
   const said: string[] = []
-  const child = await Child.start(await program('steady', `process.send('ready'); setInterval(() => {}, 1000); console.log('hello')`), (line) => said.push(line))
+  const child = await Child.start(await program('steady', `console.log('hello'); process.send('ready'); setInterval(() => {}, 1000)`), (line) => said.push(line))
   const first = child.pid!
   process.kill(first, 'SIGKILL')
   await vi.waitFor(() => expect(said.at(-1)).toBe('steady runs again.'), 5_000)
@@ -35,7 +35,7 @@ it('starts a program again when it is killed, and ends it for good when it is st
   expect(Number(await readFile(join(folder, 'steady.pid'), 'utf8'))).toBe(second)
   await child.stop()
   expect(alive(second)).toBe(false)
-  expect(await readFile(join(folder, 'steady.log'), 'utf8')).toContain('hello')
+  await vi.waitFor(async () => expect(await readFile(join(folder, 'steady.log'), 'utf8')).toBe('hello\nhello\n'))
 })
 
 it('says where to look when a program ends before it is ready', async () => {

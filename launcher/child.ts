@@ -62,8 +62,9 @@ export class Child {
         reject(new Refusal(`${name} ended at once (status ${code ?? 'killed'}); see ${log}.`))
       })
     })
+    // Its last words come after its end.
+    child.once('close', () => output.end())
     child.once('exit', (code, signal) => {
-      output.end()
       if (!this.#stopping) void this.#again(`${name} ended (${signal ?? `status ${code ?? '?'}`})`)
     })
   }
@@ -90,7 +91,7 @@ export class Child {
     if (!child || child.exitCode !== null || child.signalCode !== null) return
     await new Promise<void>((resolve) => {
       const timer = setTimeout(() => child.kill('SIGKILL'), STOP_MS)
-      child.once('exit', () => {
+      child.once('close', () => {
         clearTimeout(timer)
         resolve()
       })
