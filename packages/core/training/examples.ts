@@ -4,7 +4,7 @@ import { itemsOf } from '../src/read/model/features.ts'
 import { prepare } from '../src/read/prepare.ts'
 import { scan } from '../src/read/scan.ts'
 import { englishTagger } from '../src/read/tagger.ts'
-import type { WordTable } from '../src/read/words/word-table.ts'
+import type { WordEntries } from '../src/read/model/word-features.ts'
 import { type Example, facetNo } from './corpus.ts'
 import type { Sequence } from './network.ts'
 
@@ -12,7 +12,7 @@ const terms = new TermIndex(TERMS_BY_FACET)
 const tag = englishTagger()
 
 /** A labelled prompt as the units the reader would read, each with the right label of every word. */
-export function sequencesOf(example: Example, words: WordTable): Sequence[] {
+export function sequencesOf(example: Example, words: WordEntries): Sequence[] {
   return prepare(example.text).units.map((unit) => {
     const said = example.text.slice(unit.start, unit.end)
     const tokens = scan(said)
@@ -21,7 +21,7 @@ export function sequencesOf(example: Example, words: WordTable): Sequence[] {
     return {
       items,
       labels: Uint8Array.from(items, ({ token }) => labelOf(token.start + unit.start, token.end + unit.start)),
-      vectors: items.map(({ token }) => words.vector(token.lower)),
+      vectors: items.map(({ token }) => words.words.vector(token.lower)),
     }
   })
 }

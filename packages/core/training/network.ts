@@ -1,5 +1,6 @@
 import { type Random, seededRandom } from '../src/random/seeded.ts'
 import { LABELS, marginals } from '../src/read/model/chain.ts'
+import { FeatureIndex } from '../src/read/model/feature-index.ts'
 import { GAPS, type Item } from '../src/read/model/features.ts'
 import { gateWidth, lastLayer, type Network, outputWidth, recur, ROWS_OUT, type Shape } from '../src/read/model/network.ts'
 
@@ -57,8 +58,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
   const { input, hidden, vector, epochs, seed, atLeast, dropFeature, drop, decay } = options
   const counts = new Map<number, number>()
   for (const { items } of sequences) for (const { features } of items) for (const feature of features) counts.set(feature, (counts.get(feature) ?? 0) + 1)
-  const index = new Map<number, number>()
-  for (const [feature, count] of counts) if (count >= atLeast) index.set(feature, index.size)
+  const index = new FeatureIndex(Uint32Array.from([...counts].filter(([, count]) => count >= atLeast), ([feature]) => feature))
   const random = seededRandom(seed)
   const width = gateWidth(options)
   const net: Network = {
@@ -71,7 +71,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
     bias: new Float64Array(input).fill(0.05),
     gates: [randomly(3 * hidden * width, 1 / Math.sqrt(width), random), randomly(3 * hidden * width, 1 / Math.sqrt(width), random)],
     output: randomly(ROWS_OUT * outputWidth(options), 1 / Math.sqrt(outputWidth(options)), random),
-    pairs: new Float64Array(GAPS.length * SQUARE),
+    pairs: new Float64Array(GAPS * SQUARE),
   }
   const rows = new Adam(net.rows)
   const project = new Adam(net.project)
@@ -79,7 +79,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
   const gates = net.gates.map((w) => new Adam(w))
   const output = new Adam(net.output)
   const pairs = new Adam(net.pairs)
-  const ids = sequences.map(({ items }) => items.map(({ features }) => [...features].map((f) => index.get(f) ?? -1).filter((at) => at >= 0)))
+  const ids = sequences.map(({ items }) => items.map(({ features }) => [...features].map((f) => index.rowOf(f)).filter((at) => at >= 0)))
   const order = sequences.map((_, i) => i).filter((s) => sequences[s]!.items.length > 0)
   const BATCH = 4
   let steps = 0
@@ -136,7 +136,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
     const maskH = [0, 1].map(() => Float64Array.from({ length: n * hidden }, () => (random() >= drop ? 1 / (1 - drop) : 0)))
     const out = h.map((one, d) => one.map((value, k) => value * maskH[d]![k]!))
     const unary = lastLayer(net, n, x, out[0]!, out[1]!)
-    const gaps = Uint8Array.from(items, ({ gap }) => GAPS.indexOf(gap))
+    const gaps = Uint8Array.from(items, ({ gap }) => gap)
     const { p, logZ } = marginals({ n, unary, pairs: net.pairs.slice(), gaps }, (_i, gap, a, b, probability) => {
       pairs.g[gap * SQUARE + a * LABELS + b]! += probability
     })

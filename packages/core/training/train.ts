@@ -10,6 +10,7 @@ import { FACETS } from '../src/facet.ts'
 import { packTables, unpackTables } from '../src/read/model/tables.ts'
 import { Reader } from '../src/read/reader.ts'
 import { englishTagger } from '../src/read/tagger.ts'
+import { WordEntries } from '../src/read/model/word-features.ts'
 import { WordTable } from '../src/read/words/word-table.ts'
 import { type Example, readCorpus } from './corpus.ts'
 import { calibrationOf, reliability, Score } from './evaluate.ts'
@@ -22,7 +23,7 @@ const OPTIONS: Options = { vector: 24, input: 48, hidden: 32, epochs: 14, rate: 
 
 const say = (line: string) => process.stdout.write(`${line}\n`)
 const wordBytes = readFileSync(join(CORE, 'tables/words.bin'))
-const words = new WordTable(wordBytes)
+const words = new WordEntries(new WordTable(wordBytes))
 const corpus = readCorpus(join(CORE, 'corpus'), /^\d/)
 
 /** Worlds are dealt to folds in turn, so that no world is both learned from and judged. */

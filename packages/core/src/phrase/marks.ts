@@ -1,4 +1,5 @@
 import { addMark, type Mark, sortMarks } from '../draft/mark.ts'
+import type { FixedFacet } from '../read/reader.ts'
 import type { TextRange } from '../text-range.ts'
 import { withLead } from './surroundings.ts'
 
@@ -11,6 +12,9 @@ export function covered(text: string, marks: readonly Mark[], kind: Kind, { star
   for (let at = start; at < end; at++) if (text[at]?.trim() && !own.some(({ from, to }) => from <= at && at < to)) return false
   return end > start
 }
+
+/** The facets that the writer has set, as a reading takes them. */
+export const fixedFacetsOf = (marks: readonly Mark[]): FixedFacet[] => marks.flatMap((mark) => (mark.kind === 'facet' ? [{ from: mark.from, to: mark.to, facet: mark.facet }] : []))
 
 /** Takes marks of a kind off a range; what lies outside it stays. */
 export function withoutMarks(marks: readonly Mark[], kind: Kind, range: TextRange): Mark[] {

@@ -7,7 +7,8 @@ import type { Phrase } from '../read/reading.ts'
 import { insertPhrase } from './insert.ts'
 import { swapPhrases } from './move.ts'
 import { removePhrase } from './remove.ts'
-import { articleFor, replacePhrase } from './replace.ts'
+import { articleFor } from '../english/article.ts'
+import { replacePhrase } from './replace.ts'
 
 const at = (text: string, words: string) => ({ start: text.indexOf(words), end: text.indexOf(words) + words.length })
 const draft = (text: string, marks: Draft['marks'] = []): Draft => ({ ...emptyDraft(), text, marks })

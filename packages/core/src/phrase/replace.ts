@@ -2,15 +2,8 @@ import type { Draft } from '../draft/draft.ts'
 import { type Edit, editBetween } from '../draft/edit.ts'
 import { type Mark, sortMarks } from '../draft/mark.ts'
 import { changeText, mapMarks, type TextChange } from '../draft/text-change.ts'
+import { articleFor } from '../english/article.ts'
 import type { TextRange } from '../text-range.ts'
-
-const VOWEL = /^[aeiou]/i
-/** Words whose first sound is not what their first letter says. */
-const SOUNDS_LIKE_CONSONANT = /^(?:uni(?!n)|use|usual|euro|ewe|one\b|once)/i
-const SOUNDS_LIKE_VOWEL = /^(?:hour|honest|heir|honou?r)/i
-
-/** “a” or “an”, as the next word sounds. */
-export const articleFor = (word: string): 'a' | 'an' => ((VOWEL.test(word) && !SOUNDS_LIKE_CONSONANT.test(word)) || SOUNDS_LIKE_VOWEL.test(word) ? 'an' : 'a')
 
 const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
 

@@ -1,6 +1,6 @@
 import { FACETS } from '../facet.ts'
 import { LABELS } from './model/chain.ts'
-import type { Item } from './model/features.ts'
+import { GAP, type Item } from './model/features.ts'
 import type { Phrase } from './reading.ts'
 
 /** How sure a run of labels is, as a share of the times such a run is right. Points of a line: raw value, share. */
@@ -16,7 +16,20 @@ export function calibrated(raw: number, points: Calibration): number {
 }
 
 /** Gaps that a phrase of one facet may run across. */
-const WITHIN = new Set(['none', 'article', 'preposition', 'joiner'])
+const WITHIN = new Set<number>([GAP.none, GAP.article, GAP.preposition, GAP.joiner])
+
+const LETTERING = FACETS.indexOf('lettering') + 1
+const QUOTES_ONLY = /^[\s"“”„‘’'«»:]+$/
+const OPENS = /["“„‘'«]$/
+const CLOSES = /^["“”’'»]/
+
+/** Quotation marks at the edges of words to be read belong to them: “sign reads "Open"” is one phrase, its quotes included. */
+function withQuotes(text: string, start: number, end: number): [number, number] {
+  const closes = CLOSES.test(text.slice(end))
+  const opens = OPENS.test(text.slice(0, start))
+  const openInside = /["“„«]/.test(text.slice(start, end)) && !/["”»]$/.test(text.slice(start, end))
+  return [opens && closes ? start - 1 : start, closes && (opens || openInside) ? end + 1 : end]
+}
 
 /** The labels of a unit's words as phrases: runs of one facet, ended by punctuation, noise or another facet. Ranges are in the unit's own text. */
 export function phrasesOf(text: string, items: readonly Item[], labels: Uint8Array, probabilities: Float64Array, calibration: Calibration): Phrase[] {
@@ -24,11 +37,12 @@ export function phrasesOf(text: string, items: readonly Item[], labels: Uint8Arr
   for (let i = 0; i < items.length; ) {
     const label = labels[i]!
     let end = i + 1
-    while (end < items.length && labels[end] === label && WITHIN.has(items[end]!.gap)) end++
+    const goesOn = (next: number) => WITHIN.has(items[next]!.gap) || (label === LETTERING && QUOTES_ONLY.test(text.slice(items[next - 1]!.token.end, items[next]!.token.start)))
+    while (end < items.length && labels[end] === label && goesOn(end)) end++
     if (label > 0) {
       // Articles and joining words before the first word are outside.
-      const from = items[i]!.token.start
-      const to = items[end - 1]!.token.end
+      const [first, last] = [items[i]!.token.start, items[end - 1]!.token.end]
+      const [from, to] = label === LETTERING ? withQuotes(text, first, last) : [first, last]
       let sum = 0
       for (let k = i; k < end; k++) sum += probabilities[k * LABELS + label]!
       const confidence = calibrated(sum / (end - i), calibration)

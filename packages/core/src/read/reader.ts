@@ -1,14 +1,17 @@
 import { FACETS, type Facet } from '../facet.ts'
 import { TermIndex } from '../glossary/term-index.ts'
 import { TERMS_BY_FACET } from '../glossary/terms/index.ts'
-import { bestPath, type Chain, LABELS, marginals } from './model/chain.ts'
-import { GAPS, type Item, itemsOf } from './model/features.ts'
+import { LABELS, likeliest, marginals } from './model/chain.ts'
+import { FastNetwork } from './model/fast-network.ts'
+import { type Item, itemsOf } from './model/features.ts'
 import { firstLayer, lastLayer, recur } from './model/network.ts'
 import type { ReadingTables } from './model/tables.ts'
+import { WordEntries } from './model/word-features.ts'
 import { phrasesOf } from './phrases.ts'
 import { prepare, type Unit } from './prepare.ts'
 import type { Phrase, Reading } from './reading.ts'
 import { scan, type Token } from './scan.ts'
+import type { WordTable } from './words/word-table.ts'
 
 /** Gives each token of a text its part of speech as a small whole number (see tagger.ts). */
 export type Tagger = (text: string, tokens: readonly Token[]) => number[]
@@ -31,11 +34,21 @@ const REMEMBERED = 400
  */
 export class Reader {
   readonly #units = new Map<string, Phrase[]>()
+  readonly #fast: FastNetwork | undefined
+  readonly #entries: WordEntries
 
   constructor(
     private readonly tables: ReadingTables,
     private readonly tag: Tagger,
-  ) {}
+  ) {
+    this.#fast = FastNetwork.of(tables.network)
+    this.#entries = new WordEntries(tables.words)
+  }
+
+  /** What is known of words by themselves. */
+  get words(): WordTable {
+    return this.tables.words
+  }
 
   /** What the text says. Ranges are UTF-16 code units, exact, ordered, and never overlap. Never throws. */
   read(text: string, fixed: readonly FixedFacet[] = []): Reading {
@@ -52,7 +65,7 @@ export class Reader {
 
   #readUnit(said: string, unit: Unit, fixed: readonly FixedFacet[]): Phrase[] {
     const own = fixed.filter(({ from, to }) => from < unit.end && to > unit.start).map(({ from, to, facet }) => ({ from: from - unit.start, to: to - unit.start, facet }))
-    const key = JSON.stringify([said, unit.masks, unit.hint, unit.place, own])
+    const key = `${unit.hint} ${unit.place} ${unit.masks.length ? JSON.stringify(unit.masks) : ''} ${own.length ? JSON.stringify(own) : ''} ${said}`
     const known = this.#units.get(key)
     if (known) {
       // Kept in the order of use, so that the oldest is the first to go.
@@ -61,37 +74,35 @@ export class Reader {
       return known
     }
     const tokens = scan(said)
-    const items = itemsOf(tokens, { words: this.tables.words, tags: this.tag(said, tokens), terms: terms.find(tokens), hint: unit.hint, masks: unit.masks, place: unit.place })
-    const chain = this.#chain(items, own)
-    const phrases = phrasesOf(said, items, bestPath(chain), marginals(chain).p, this.tables.calibration)
+    const items = itemsOf(tokens, { words: this.#entries, tags: this.tag(said, tokens), terms: terms.find(tokens), hint: unit.hint, masks: unit.masks, place: unit.place })
+    const p = this.#probabilities(items, own)
+    const phrases = phrasesOf(said, items, likeliest(items.length, p), p, this.tables.calibration)
     this.#units.set(key, phrases)
     if (this.#units.size > REMEMBERED) this.#units.delete(this.#units.keys().next().value!)
     return phrases
   }
 
-  #chain(items: readonly Item[], fixed: readonly FixedFacet[]): Chain {
+  /** How probable each label of each word is, given what the writer has fixed. */
+  #probabilities(items: readonly Item[], fixed: readonly FixedFacet[]): Float64Array {
     const { network, words } = this.tables
     const n = items.length
+    const held = new Int8Array(n).fill(-1)
+    for (const { from, to, facet } of fixed) {
+      items.forEach(({ token }, i) => {
+        if (token.start < to && token.end > from) held[i] = FACETS.indexOf(facet) + 1
+      })
+    }
+    if (this.#fast) return this.#fast.probabilities(items, held, words)
     const x = firstLayer(
       network,
       n,
-      (i) => rowsOf(items[i]!, network.index),
+      (i) => [...items[i]!.features].map((feature) => network.index.rowOf(feature)).filter((row) => row >= 0),
       (i) => words.vector(items[i]!.token.lower),
     )
     const unary = lastLayer(network, n, x, recur(network, network.gates[0], x, n, false), recur(network, network.gates[1], x, n, true))
-    for (const { from, to, facet } of fixed) {
-      const label = FACETS.indexOf(facet) + 1
-      items.forEach(({ token }, i) => {
-        if (token.start < to && token.end > from) for (let y = 0; y < LABELS; y++) if (y !== label) unary[i * LABELS + y] = -1e4
-      })
-    }
-    return { n, unary, pairs: network.pairs, gaps: Uint8Array.from(items, ({ gap }) => GAPS.indexOf(gap)) }
-  }
-}
-
-function* rowsOf({ features }: Item, index: ReadonlyMap<number, number>): Generator<number> {
-  for (const feature of features) {
-    const row = index.get(feature)
-    if (row !== undefined) yield row
+    held.forEach((label, i) => {
+      if (label >= 0) for (let y = 0; y < LABELS; y++) if (y !== label) unary[i * LABELS + y] = -1e4
+    })
+    return marginals({ n, unary, pairs: network.pairs, gaps: Uint8Array.from(items, ({ gap }) => gap) }).p
   }
 }

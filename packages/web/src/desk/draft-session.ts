@@ -2,7 +2,7 @@ import { defaultKeymap, historyKeymap, redo, redoDepth, undo, undoDepth } from '
 import { EditorState, Transaction } from '@codemirror/state'
 import { EditorView, keymap, placeholder } from '@codemirror/view'
 import { readPrompt, type Prompt } from '@idolon/contract'
-import { type Draft, type Edit, editBetween, isEmptyEdit, MAX_TEXT } from '@idolon/core'
+import { type Draft, type Edit, editBetween, fixedFacetsOf, isEmptyEdit, MAX_TEXT } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { onChange } from '../api/changes.ts'
@@ -78,7 +78,7 @@ export function useDraftSession(prompt: Prompt) {
 
   const reading = new ReadingClient(startReadingWorker)
   onScopeDispose(() => reading.stop())
-  const facetsByHand = computed(() => draft.value.marks.flatMap((mark) => (mark.kind === 'facet' ? [{ from: mark.from, to: mark.to, facet: mark.facet }] : [])))
+  const facetsByHand = computed(() => fixedFacetsOf(draft.value.marks))
   watch([() => draft.value.text, facetsByHand], ([text, fixed]) => reading.update(text, fixed), { immediate: true })
 
   /** One undoable edit. */

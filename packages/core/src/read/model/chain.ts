@@ -16,35 +16,11 @@ export interface Chain {
 
 const SQUARE = LABELS * LABELS
 
-/** The likeliest labels (Viterbi 1967). */
-export function bestPath({ n, unary, pairs, gaps }: Chain): Uint8Array {
-  const path = new Uint8Array(n)
-  if (n === 0) return path
-  const score = new Float64Array(n * LABELS)
-  const back = new Uint8Array(n * LABELS)
-  for (let i = 0; i < n; i++) {
-    const base = gaps[i]! * SQUARE
-    for (let y = 0; y < LABELS; y++) {
-      let best = i === 0 ? pairs[base + y]! : -Infinity
-      if (i > 0) {
-        for (let x = 0; x < LABELS; x++) {
-          const here = score[(i - 1) * LABELS + x]! + pairs[base + x * LABELS + y]!
-          if (here > best) {
-            best = here
-            back[i * LABELS + y] = x
-          }
-        }
-      }
-      score[i * LABELS + y] = best + unary[i * LABELS + y]!
-    }
-  }
-  let y = 0
-  for (let x = 1; x < LABELS; x++) if (score[(n - 1) * LABELS + x]! > score[(n - 1) * LABELS + y]!) y = x
-  for (let i = n - 1; i >= 0; i--) {
-    path[i] = y
-    y = back[i * LABELS + y]!
-  }
-  return path
+/** The label that is most probable at each word, given all words (posterior decoding): it is right more often than the label on the likeliest path. */
+export function likeliest(n: number, p: Float64Array): Uint8Array {
+  const labels = new Uint8Array(n)
+  for (let i = 0; i < n; i++) for (let y = 1; y < LABELS; y++) if (p[i * LABELS + y]! > p[i * LABELS + labels[i]!]!) labels[i] = y
+  return labels
 }
 
 /**

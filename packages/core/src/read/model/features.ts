@@ -1,20 +1,23 @@
 import { FACETS } from '../../facet.ts'
-import { hashText } from '../../random/seeded.ts'
 import type { Token } from '../scan.ts'
 import type { TermHit } from '../../glossary/term-index.ts'
 import type { TextRange } from '../../text-range.ts'
 import { isFunctionWord, JOINERS, PREPOSITIONS } from '../words/function-words.ts'
-import type { WordFacts, WordTable } from '../words/word-table.ts'
+import type { WordFacts } from '../words/word-table.ts'
+import { mix, say, type WordEntries, type WordEntry } from './word-features.ts'
 
 /** What stands between two words, as far as it tells where a phrase may end. */
-export const GAPS = ['start', 'none', 'article', 'preposition', 'joiner', 'comma', 'stop', 'mark'] as const
-export type Gap = (typeof GAPS)[number]
+export const GAP = { start: 0, none: 1, article: 2, preposition: 3, joiner: 4, comma: 5, stop: 6, mark: 7 } as const
+export type Gap = (typeof GAP)[keyof typeof GAP]
+export const GAPS = 8
 
 /** A word to be given a facet, with what the model may look at. */
 export interface Item {
   token: Token
   /** Index of its token in the scan. */
   at: number
+  /** What is known of the word by itself. */
+  entry: WordEntry
   gap: Gap
   /** The last preposition of the gap before it, as a hash; 0 for none. */
   preposition: number
@@ -23,7 +26,7 @@ export interface Item {
 }
 
 export interface Sources {
-  words: WordTable
+  words: WordEntries
   /** Part of speech of the token at an index, as a small whole number; 0 when unknown. */
   tags: readonly number[]
   /** The term of the glossary that covers the token at an index. */
@@ -36,35 +39,8 @@ export interface Sources {
   place: number
 }
 
-const NO_FACTS: WordFacts = { noun1: 255, noun2: 255, verb: 255, kind1: 255, kind2: 255, kind3: 255, classes: 0, main: 255, coarse: 255, middle: 255, fine: 65_535 }
 const STOPS = new Set(['.', ';', '!', '?', '|', '•', '·', '/', '\\'])
 const COMMAS = new Set([',', '،', '、'])
-
-/** One number for a template and up to three values (after MurmurHash3's mixing, by Austin Appleby; public domain). */
-function mix(template: number, a: number, b = 0, c = 0): number {
-  let h = Math.imul(template + 1, 0x9e3779b1)
-  h = Math.imul(h ^ a, 0x85ebca6b)
-  h ^= h >>> 13
-  h = Math.imul(h ^ b, 0xc2b2ae35)
-  h ^= h >>> 16
-  h = Math.imul(h ^ c, 0x27d4eb2f)
-  return (h ^ (h >>> 15)) >>> 0
-}
-
-function shapeOf({ text, kind }: Token): number {
-  if (kind === 'number') return /^\d{4}s?$/.test(text) ? 1 : /^[fƒ]\//.test(text) ? 2 : /mm$/i.test(text) ? 3 : /[:x×]/.test(text) ? 4 : /\//.test(text) ? 5 : /\p{L}/u.test(text) ? 6 : 7
-  if (/^\p{Lu}+$/u.test(text) && text.length > 1) return 8
-  if (/^\p{Lu}/u.test(text)) return 9
-  return text.includes('-') ? 10 : 11
-}
-
-interface Word {
-  id: number
-  facts: WordFacts
-  tag: number
-  shape: number
-  verbal: number
-}
 
 /** Whether a word looks like a verb at work here: 1 -ing, 2 -ed or a past participle, 3 another verb form, 0 none. */
 function verbality(lower: string, tag: number, facts: WordFacts): number {
@@ -82,7 +58,7 @@ const VERB = 16
  */
 export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
   const items: Item[] = []
-  let gap: Gap = 'start'
+  let gap: Gap = GAP.start
   let preposition = 0
   const quoted = quotedTokens(tokens)
   let mask = 0
@@ -91,89 +67,78 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
     const { lower, kind } = token
     while (mask < sources.masks.length && sources.masks[mask]!.end <= token.start) mask++
     if (mask < sources.masks.length && sources.masks[mask]!.start < token.end) {
-      if (gap !== 'start') gap = 'mark'
+      if (gap !== GAP.start) gap = GAP.mark
       preposition = 0
     } else if (kind === 'mark' && lower !== '&') {
-      if (COMMAS.has(lower)) gap = 'comma'
-      else if (STOPS.has(lower)) gap = 'stop'
-      else if (gap !== 'start' && gap !== 'stop' && gap !== 'comma') gap = 'mark'
+      if (COMMAS.has(lower)) gap = GAP.comma
+      else if (STOPS.has(lower)) gap = GAP.stop
+      else if (gap !== GAP.start && gap !== GAP.stop && gap !== GAP.comma) gap = GAP.mark
       preposition = 0
-    } else if (isFunctionWord(lower)) {
+    } else if (isFunctionWord(lower) && !(PREPOSITIONS.has(lower) && isStranded(tokens, at))) {
       if (PREPOSITIONS.has(lower)) {
-        preposition = hashText(lower)
-        if (gap === 'none' || gap === 'article') gap = 'preposition'
+        preposition = sources.words.of(token).id
+        if (gap === GAP.none || gap === GAP.article) gap = GAP.preposition
       } else if (JOINERS.has(lower)) {
-        if (gap === 'none') gap = 'joiner'
-      } else if (gap === 'none') gap = 'article'
+        if (gap === GAP.none) gap = GAP.joiner
+      } else if (gap === GAP.none) gap = GAP.article
     } else {
-      items.push({ token, at, gap, preposition, features: EMPTY })
-      gap = 'none'
+      items.push({ token, at, entry: sources.words.of(token), gap, preposition, features: EMPTY })
+      gap = GAP.none
       preposition = 0
     }
   }
-  const words = items.map(({ token, at }): Word => {
-    const facts = sources.words.find(token.lower) ?? NO_FACTS
-    const tag = sources.tags[at] ?? 0
-    return { id: hashText(token.lower), facts, tag, shape: shapeOf(token), verbal: verbality(token.lower, tag, facts) }
-  })
   // Segments end at punctuation.
   const segmentStart: number[] = []
   const segmentIndex: number[] = []
   items.forEach((item, i) => {
-    const breaks = item.gap === 'start' || item.gap === 'comma' || item.gap === 'stop' || item.gap === 'mark'
+    const breaks = item.gap === GAP.start || item.gap === GAP.comma || item.gap === GAP.stop || item.gap === GAP.mark
     segmentStart.push(i === 0 || breaks ? i : segmentStart[i - 1]!)
     segmentIndex.push(i === 0 ? 0 : segmentIndex[i - 1]! + (breaks ? 1 : 0))
   })
   const n = items.length
   const segments = n ? segmentIndex[n - 1]! + 1 : 0
   const list = n > 0 && segments / n > 0.22 ? 1 : 0
+  const found = new Uint32Array(MOST_FEATURES)
   items.forEach((item, i) => {
-    const w = words[i]!
-    const { facts } = w
-    const { lower } = item.token
+    const { entry } = item
+    const { facts } = entry
+    const tag = sources.tags[item.at] ?? 0
     const next = items[i + 1]
     const term = sources.terms[item.at]
     const inSegment = Math.min(i - segmentStart[i]!, 3)
     const place = sources.place > 0 ? 3 + sources.place : Math.min(segmentIndex[i]!, 3)
     const fromEnd = Math.min(segments - 1 - segmentIndex[i]!, 2)
-    const found: number[] = []
-    let template = 0
-    const say = (a: number, b = 0) => void found.push(mix(template++, a, b))
-    say(w.id)
-    say(hashText(lower.slice(-3)))
-    say(hashText(lower.slice(-2)))
-    say(hashText(lower.slice(0, 4)))
-    say(w.shape)
-    say(w.tag)
-    say(facts.classes, facts.main)
-    say(facts.noun1)
-    say(facts.noun2)
-    say(facts.kind1)
-    say(facts.kind2)
-    say(facts.kind3)
-    say(facts.verb, w.verbal)
-    say(facts.coarse)
-    say(facts.middle)
-    say(facts.fine)
-    say(GAPS.indexOf(item.gap))
-    say(next ? GAPS.indexOf(next.gap) : GAPS.length)
-    say(item.preposition)
-    say(next?.preposition ?? 0)
-    say(quoted[item.at] ?? 0)
-    say(sources.hint)
-    say(place)
-    say(fromEnd, list)
-    say(next?.gap === 'none' ? 0 : 1, inSegment)
-    if (term) for (let facet = 0; facet < FACETS.length; facet++) if (term.facets & (1 << facet)) found.push(mix(TERM_TEMPLATE, facet, term.place))
-    item.features = Uint32Array.from(found)
+    found.set(entry.features)
+    let k = entry.features.length
+    k = say(found, k, tag)
+    k = say(found, k, facts.verb, verbality(item.token.lower, tag, facts))
+    k = say(found, k, item.gap)
+    k = say(found, k, next ? next.gap : GAPS)
+    k = say(found, k, item.preposition)
+    k = say(found, k, next?.preposition ?? 0)
+    k = say(found, k, quoted[item.at] ?? 0)
+    k = say(found, k, sources.hint)
+    k = say(found, k, place)
+    k = say(found, k, fromEnd, list)
+    k = say(found, k, next?.gap === GAP.none ? 0 : 1, inSegment)
+    if (term) for (let facet = 0; facet < FACETS.length; facet++) if (term.facets & (1 << facet)) found[k++] = mix(TERM_TEMPLATE, facet, term.place)
+    item.features = found.slice(0, k)
   })
   return items
 }
 const EMPTY = new Uint32Array(0)
 const TERM_TEMPLATE = 100
+/** No word has more features. */
+export const MOST_FEATURES = 64
 
 const OPENING: Record<string, string> = { '"': '"', '“': '”', '„': '“', '«': '»', "'": "'", '‘': '’' }
 const LONGEST_QUOTE = 12
+
+/** A preposition that leads to nothing is an adverb, and says something itself: “seen from above”. */
+function isStranded(tokens: readonly Token[], at: number): boolean {
+  const next = tokens[at + 1]
+  return next === undefined || (next.kind === 'mark' && (COMMAS.has(next.text) || STOPS.has(next.text) || next.text === ':' || next.text === ')'))
+}
 
 /** 1 for tokens between quotation marks that are near one another, else 0. */
 function quotedTokens(tokens: readonly Token[]): Uint8Array {

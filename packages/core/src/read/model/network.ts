@@ -1,4 +1,5 @@
 import { LABELS } from './chain.ts'
+import type { FeatureIndex } from './feature-index.ts'
 
 /** Sizes of the network's layers; input and hidden are multiples of four. */
 export interface Shape {
@@ -16,7 +17,7 @@ export interface Shape {
  */
 export interface Network extends Shape {
   /** Feature to row of `rows`. */
-  index: ReadonlyMap<number, number>
+  index: FeatureIndex
   /** Features x input. */
   rows: Float64Array
   /** input x vector. */

@@ -1,6 +1,7 @@
 import type { Calibration } from '../phrases.ts'
 import { asciiBytes, asciiText } from './ascii.ts'
 import { WordTable } from '../words/word-table.ts'
+import { FeatureIndex } from './feature-index.ts'
 import type { Network, Shape } from './network.ts'
 
 /** All that reading needs beside the code, made by the scripts in training/. */
@@ -31,7 +32,7 @@ function rounded(numbers: ArrayLike<number>): { bytes: Uint8Array; scale: number
 
 /** The network as one file: the length of the header (32-bit, little-endian), the header as JSON, the parts. */
 export function packTables(network: Network, calibration: Calibration): Uint8Array {
-  const keys = new Uint8Array(Uint32Array.from(network.index.keys()).buffer)
+  const keys = new Uint8Array(network.index.features.slice().buffer)
   const numbers: Record<(typeof NUMBERS)[number], ArrayLike<number>> = {
     rows: network.rows,
     project: network.project,
@@ -84,7 +85,7 @@ export function unpackTables(words: Uint8Array, file: Uint8Array): ReadingTables
       vector,
       input,
       hidden,
-      index: new Map(Array.from(keys, (key, i) => [key, i])),
+      index: new FeatureIndex(keys),
       rows: numbersOf('rows'),
       project: numbersOf('project'),
       bias: numbersOf('bias'),

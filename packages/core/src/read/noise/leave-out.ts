@@ -42,8 +42,12 @@ const SETTINGS_FOLLOW = /(?:[.;,|#]{0,3}\s+)(?:--\p{L}|(?:steps|seed|size|cfg|gu
 /** How much of a list is leave-outs; settings may follow. */
 export const listLength = (list: string): number => SETTINGS_FOLLOW.exec(list)?.index ?? list.length
 
+/** Without any of these nothing is left out. */
+const SIGNS = /(?<![a-z])(?:no|not|neg|without|zero|leave|excl|avoid|unwanted|do)|n['’]t/i
+
 /** What a stretch of text says is not to be shown, in order, never overlapping; entries are bare words. */
 export function findLeaveOuts(text: string): FoundLeaveOut[] {
+  if (!SIGNS.test(text)) return []
   const found: FoundLeaveOut[] = []
   const take = (start: number, end: number, entries: string[]) => {
     if (entries.length && found.every((other) => other.end <= start || other.start >= end)) found.push({ start, end, entries })

@@ -24,10 +24,14 @@ const ANYWHERE_PATTERN = new RegExp(
     .join('|')})(?![\p{L}\p{N}-])`,
   'giu',
 )
+/** Words that praise begins with: a text with none of them has none. */
+const FIRST_WORDS = new Set(words.map((term) => /^[\p{L}\p{N}]+/u.exec(term)?.[0] ?? ''))
+const mayHold = (text: string) => (text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).some((word) => FIRST_WORDS.has(word))
 const SEGMENT = /[^,.;:!?\n|()[\]{}]+/gu
 
 /** Praise in a stretch of text: whole phrases between punctuation that are nothing else, and words that are praise wherever they stand. */
 export function findPraise(text: string): TextRange[] {
+  if (!mayHold(text)) return []
   const found: TextRange[] = []
   const take = (start: number, end: number) => {
     if (found.every((other) => other.end <= start || other.start >= end)) found.push({ start, end })
@@ -39,9 +43,8 @@ export function findPraise(text: string): TextRange[] {
     if (ALONE.has(said) || isAllPraise(said)) {
       const start = match.index + segment.length - segment.trimStart().length
       take(start, start + segment.trim().length)
-    }
+    } else if (mayHold(said)) for (const inside of segment.matchAll(ANYWHERE_PATTERN)) take(match.index + inside.index, match.index + inside.index + inside[0].length)
   }
-  for (const match of text.matchAll(ANYWHERE_PATTERN)) take(match.index, match.index + match[0].length)
   return found.sort((a, b) => a.start - b.start)
 }
 

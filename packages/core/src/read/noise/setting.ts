@@ -53,25 +53,30 @@ const BARE_RATIO = /(?<![\p{L}\p{N}_:.])(\d{1,2}:\d{1,2})(?:\s*(?:aspect(?: rati
 const COUNTED = /(?<![\p{L}\p{N}_])(?:(?:make|generate|give me|create|please)\s+)?(\d{1,2})\s+(?:images|pictures|results|versions|variations|variants|outputs)(?![\p{L}])/giu
 const SQUARE = /(?<![\p{L}])(?:in\s+)?(square|portrait|landscape|vertical|horizontal)\s+(?=\d{3,5}\s*[x×])/giu
 
+/** Without any of these there is no setting. */
+const SIGNS = /[\p{N}:=]|--/u
+
 /** Settings typed into a stretch of text, in order, never overlapping. */
 export function findSettings(text: string): FoundSetting[] {
+  if (!SIGNS.test(text)) return []
   const found: FoundSetting[] = []
   const take = (start: number, end: number, settings: Settings | undefined) => {
     if (settings && found.every((other) => other.end <= start || other.start >= end)) found.push({ start, end, settings })
   }
+  const sides = /\d\s*[x×]\s*\d/i.test(text)
   for (const match of text.matchAll(NAMED)) take(match.index, match.index + match[0].length, settingOf(match[1] ?? '', match[2] ?? '', false))
-  for (const match of text.matchAll(NAMED_WORD)) take(match.index, match.index + match[0].length, settingOf(match[1] ?? '', match[2] ?? '', false))
-  for (const match of text.matchAll(SHORT)) take(match.index, match.index + match[0].length, settingOf(match[1] ?? '', match[2] ?? '', false))
-  for (const match of text.matchAll(DASHED)) {
+  if (/[:=]/.test(text)) for (const match of text.matchAll(NAMED_WORD)) take(match.index, match.index + match[0].length, settingOf(match[1] ?? '', match[2] ?? '', false))
+  if (text.includes('=')) for (const match of text.matchAll(SHORT)) take(match.index, match.index + match[0].length, settingOf(match[1] ?? '', match[2] ?? '', false))
+  if (text.includes('--')) for (const match of text.matchAll(DASHED)) {
     const [whole, name = '', value = ''] = match
     // What is to be left out is no setting.
     if (/^(?:no|not|neg|negative|exclude|without|avoid|negative[-_]prompt)$/i.test(name)) continue
     if (value === '') take(match.index, match.index + whole.length, { [asTyped(plainLabel(name)) || 'setting']: 1 })
     else take(match.index, match.index + whole.length, settingOf(name, value, true))
   }
-  for (const match of text.matchAll(BARE_SIZE)) take(match.index, match.index + match[0].length, settingOf('size', match[1] ?? '', true))
-  for (const match of text.matchAll(BARE_RATIO)) take(match.index, match.index + match[0].length, settingOf('ratio', match[1] ?? '', true))
+  if (sides) for (const match of text.matchAll(BARE_SIZE)) take(match.index, match.index + match[0].length, settingOf('size', match[1] ?? '', true))
+  if (text.includes(':')) for (const match of text.matchAll(BARE_RATIO)) take(match.index, match.index + match[0].length, settingOf('ratio', match[1] ?? '', true))
   for (const match of text.matchAll(COUNTED)) take(match.index, match.index + match[0].length, { count: Number(match[1]) })
-  for (const match of text.matchAll(SQUARE)) take(match.index, match.index + match[0].trimEnd().length, {})
+  if (sides) for (const match of text.matchAll(SQUARE)) take(match.index, match.index + match[0].trimEnd().length, {})
   return found.sort((a, b) => a.start - b.start)
 }

@@ -45,6 +45,8 @@ export function packWords(words: readonly string[], facts: readonly WordFacts[],
   return bytes
 }
 
+/** What is known of a word that is not in the table. */
+const NO_FACTS: WordFacts = { noun1: 255, noun2: 255, verb: 255, kind1: 255, kind2: 255, kind3: 255, classes: 0, main: 255, coarse: 255, middle: 255, fine: 65_535 }
 export class WordTable {
   readonly #index: Map<string, number>
   readonly #facts: WordFacts[]
@@ -76,6 +78,12 @@ export class WordTable {
     return at < 0 ? undefined : Float64Array.from(this.#vectors.subarray(at * VECTOR, (at + 1) * VECTOR), (whole) => whole / VECTOR_SCALE)
   }
 
+  /** Writes the vector of the word at a place of the table to `out` from `into` on; nothing for no place. */
+  vectorInto(index: number, out: Float32Array, into: number): void {
+    if (index < 0) return
+    for (let k = 0; k < VECTOR; k++) out[into + k] = this.#vectors[index * VECTOR + k]! / VECTOR_SCALE
+  }
+
   /** The place of a lower-case word in the table, or of what it most likely is a form or the last part of; -1 for none. */
   indexOf(word: string): number {
     const own = this.#index.get(word)
@@ -85,6 +93,11 @@ export class WordTable {
       if (at !== undefined) return at
     }
     return -1
+  }
+
+  /** The facts at a place of the table. */
+  factsAt(index: number): WordFacts {
+    return this.#facts[index] ?? NO_FACTS
   }
 
   find(word: string): WordFacts | undefined {

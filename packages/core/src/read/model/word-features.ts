@@ -1,0 +1,77 @@
+import { hashText } from '../../random/seeded.ts'
+import type { Token } from '../scan.ts'
+import type { WordFacts, WordTable } from '../words/word-table.ts'
+
+/** One number for a template and up to three values (after MurmurHash3's mixing, by Austin Appleby; public domain). */
+export function mix(template: number, a: number, b = 0, c = 0): number {
+  let h = Math.imul(template + 1, 0x9e3779b1)
+  h = Math.imul(h ^ a, 0x85ebca6b)
+  h ^= h >>> 13
+  h = Math.imul(h ^ b, 0xc2b2ae35)
+  h ^= h >>> 16
+  h = Math.imul(h ^ c, 0x27d4eb2f)
+  return (h ^ (h >>> 15)) >>> 0
+}
+
+/** Writes the feature of the template at a place, with its one value or two; the next place. */
+export function say(found: Uint32Array, template: number, a: number, b = 0): number {
+  found[template] = mix(template, a, b)
+  return template + 1
+}
+
+function shapeOf({ text, kind }: Token): number {
+  if (kind === 'number') return /^\d{4}s?$/.test(text) ? 1 : /^[fƒ]\//.test(text) ? 2 : /mm$/i.test(text) ? 3 : /[:x×]/.test(text) ? 4 : /\//.test(text) ? 5 : /\p{L}/u.test(text) ? 6 : 7
+  if (/^\p{Lu}+$/u.test(text) && text.length > 1) return 8
+  if (/^\p{Lu}/u.test(text)) return 9
+  return text.includes('-') ? 10 : 11
+}
+
+/** A word as a reading sees it, by itself. */
+export interface WordEntry {
+  /** Its place in the table of words; -1 for none. */
+  index: number
+  facts: WordFacts
+  /** The hash of the word in lower case. */
+  id: number
+  /** What is known of it wherever it stands, each fact as one number: its letters, shape, senses and clusters. */
+  features: Uint32Array
+}
+
+/** Words whose entries are remembered; a writer's are far fewer. */
+const REMEMBERED = 20_000
+
+/** What is known of words, worked out once for each. */
+export class WordEntries {
+  readonly #known = new Map<string, WordEntry>()
+
+  constructor(readonly words: WordTable) {}
+
+  of(token: Token): WordEntry {
+    const known = this.#known.get(token.text)
+    if (known) return known
+    const { lower } = token
+    const index = this.words.indexOf(lower)
+    const facts = this.words.factsAt(index)
+    const id = hashText(lower)
+    const values: [number, number?][] = [
+      [id],
+      [hashText(lower.slice(-3))],
+      [hashText(lower.slice(-2))],
+      [hashText(lower.slice(0, 4))],
+      [shapeOf(token)],
+      [facts.classes, facts.main],
+      [facts.noun1],
+      [facts.noun2],
+      [facts.kind1],
+      [facts.kind2],
+      [facts.kind3],
+      [facts.coarse],
+      [facts.middle],
+      [facts.fine],
+    ]
+    const entry = { index, facts, id, features: Uint32Array.from(values, ([a, b], template) => mix(template, a, b)) }
+    if (this.#known.size >= REMEMBERED) this.#known.clear()
+    this.#known.set(token.text, entry)
+    return entry
+  }
+}
