@@ -9,3 +9,4 @@ export { englishTagger }
 /** A reader from the two files in packages/core/tables. @throws when they are damaged or of another version. */
 export const createReader = (words: Uint8Array, network: Uint8Array): Reader => new Reader(unpackTables(words, network), englishTagger())
 export { rewriteDraft, type Rewritten, type Style } from './rewrite/rewrite.ts'
+export { Suggester } from './glossary/suggest.ts'

@@ -1,5 +1,5 @@
 import type { Draft } from '../draft/draft.ts'
-import { type Edit, editBetween } from '../draft/edit.ts'
+import { applyEdit, type Edit, editBetween } from '../draft/edit.ts'
 import { type Mark, sortMarks } from '../draft/mark.ts'
 import { changeText, mapMarks } from '../draft/text-change.ts'
 import type { TextRange } from '../text-range.ts'
@@ -41,4 +41,22 @@ export function swapPhrases(draft: Draft, one: TextRange, other: TextRange): { e
     first: { start: a.start, end: a.start + intoFirst.length },
     second: { start: b.start + shift, end: b.start + shift + lowered.length },
   }
+}
+
+/**
+ * Moves a phrase past others, so that the one at `from` of `phrases`, which are in the order of the text, stands at `to`.
+ * One edit, and where the phrase lies afterwards.
+ */
+export function movePhrase(draft: Draft, phrases: readonly TextRange[], from: number, to: number): { edit: Edit; range: TextRange } {
+  let now = draft
+  const order = phrases.map(({ start, end }) => ({ start, end }))
+  const by = to > from ? 1 : -1
+  for (let at = from; at !== to; at += by) {
+    const [i, k] = by > 0 ? [at, at + 1] : [at - 1, at]
+    const { edit, first, second } = swapPhrases(now, order[i]!, order[k]!)
+    now = applyEdit(now, edit)
+    order[i] = first
+    order[k] = second
+  }
+  return { edit: editBetween(draft, now), range: order[to]! }
 }

@@ -5,10 +5,12 @@ import { applyEdit, invertEdit } from '../draft/edit.ts'
 import { changeText } from '../draft/text-change.ts'
 import type { Phrase } from '../read/reading.ts'
 import { insertPhrase } from './insert.ts'
-import { swapPhrases } from './move.ts'
+import { canJoin, joinPhrases } from './join.ts'
+import { movePhrase, swapPhrases } from './move.ts'
 import { removePhrase } from './remove.ts'
 import { articleFor } from '../english/article.ts'
 import { replacePhrase } from './replace.ts'
+import { splitPhrase, splitPlaces } from './split.ts'
 
 const at = (text: string, words: string) => ({ start: text.indexOf(words), end: text.indexOf(words) + words.length })
 const draft = (text: string, marks: Draft['marks'] = []): Draft => ({ ...emptyDraft(), text, marks })
@@ -112,4 +114,42 @@ it('undoes every edit by phrase exactly, in any text', () => {
     }),
     { seed: 12, numRuns: 500 },
   )
+})
+
+describe('splitting and joining', () => {
+  const sentence = 'a red fox in deep snow, at dusk'
+  it('splits after any word but the last, by a comma', () => {
+    const range = at(sentence, 'red fox in deep snow')
+    const places = splitPlaces(sentence, range)
+    expect(places.map((place) => sentence.slice(range.start, place))).toEqual(['red', 'red fox', 'red fox in', 'red fox in deep'])
+    expect(changeText(sentence, splitPhrase(places[1]!))).toBe('a red fox, in deep snow, at dusk')
+    expect(splitPlaces(sentence, at(sentence, 'dusk'))).toEqual([])
+  })
+  it('joins two neighbours into one of the first one’s facet, joining words kept', () => {
+    const before = draft(sentence, [{ from: 12, to: 22, kind: 'emphasis', level: 1 }])
+    const edit = joinPhrases(before, phrase(sentence, 'deep snow', 'setting'), phrase(sentence, 'dusk', 'moment'))
+    const after = applyEdit(before, edit)
+    expect(after.text).toBe('a red fox in deep snow at dusk')
+    expect(after.marks).toContainEqual({ from: 13, to: 30, kind: 'facet', facet: 'setting' })
+    expect(applyEdit(after, invertEdit(before, edit))).toEqual(before)
+  })
+  it('joins nothing across a stop, a line or other words', () => {
+    for (const text of ['fox. dusk', 'fox\ndusk', 'fox near dusk runs', 'fox sleeps dusk']) {
+      const can = canJoin(text, phrase(text, 'fox', 'subject'), phrase(text, text.includes('runs') ? 'runs' : 'dusk', 'moment'))
+      expect([text, can]).toEqual([text, false])
+    }
+  })
+})
+
+it('a phrase moves past several others in one edit that is undone exactly', () => {
+  const text = 'old fox, snowy wood, at dusk, gouache'
+  const phrases = ['old fox', 'snowy wood', 'dusk', 'gouache'].map((words) => at(text, words))
+  const before = draft(text, [{ from: 9, to: 19, kind: 'fixed' }])
+  const forth = movePhrase(before, phrases, 0, 2)
+  const after = applyEdit(before, forth.edit)
+  expect(after.text).toBe('snowy wood, at dusk, old fox, gouache')
+  expect(after.text.slice(forth.range.start, forth.range.end)).toBe('old fox')
+  expect(after.marks).toEqual([{ from: 0, to: 10, kind: 'fixed' }])
+  expect(applyEdit(after, invertEdit(before, forth.edit))).toEqual(before)
+  expect(applyEdit(before, movePhrase(before, phrases, 3, 0).edit).text).toBe('gouache, old fox, snowy wood, at dusk')
 })
