@@ -1,6 +1,7 @@
 import { listEngines } from './engine.ts'
 import { readHealth } from './health.ts'
 import { changeProject, createProject, listProjects, readLedger } from './project.ts'
+import { forgetPhrase, keepPhrase, listPhrases } from './phrase.ts'
 import { changePrompt, createPrompt, deletePrompt, putBackPrompt, readPrompt, saveEdits } from './prompt.ts'
 import { askAgain, changeProof, listProofs, readProof } from './proof.ts'
 import type { Route } from './route.ts'
@@ -15,6 +16,9 @@ export const ROUTES = [
   createProject,
   changeProject,
   readLedger,
+  listPhrases,
+  keepPhrase,
+  forgetPhrase,
   listEngines,
   searchShelf,
   listTags,

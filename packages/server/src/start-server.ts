@@ -11,6 +11,7 @@ import { EventStreams } from './events/stream.ts'
 import { createApp } from './http/app.ts'
 import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
 import { startJobs } from './jobs/worker.ts'
+import { Phrases } from './phrases/service.ts'
 import { Projects } from './projects/service.ts'
 import { Prompts } from './prompts/service.ts'
 import { ProofMaker } from './proofs/make-proof.ts'
@@ -62,6 +63,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         index,
         streams,
         projects: new Projects(db),
+        phrases: new Phrases(db),
         prompts: new Prompts(db),
         drafts: new Drafts(db),
         versions: new Versions(db),

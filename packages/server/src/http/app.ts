@@ -7,7 +7,10 @@ import {
   createProject,
   createPrompt,
   deletePrompt,
+  forgetPhrase,
+  keepPhrase,
   listEngines,
+  listPhrases,
   listProjects,
   listProofs,
   listRuns,
@@ -35,6 +38,7 @@ import type { Drafts } from '../drafts/service.ts'
 import type { Engines } from '../engines/engines.ts'
 import type { EventStreams } from '../events/stream.ts'
 import { pictureRoutes } from '../pictures/routes.ts'
+import type { Phrases } from '../phrases/service.ts'
 import type { Projects } from '../projects/service.ts'
 import type { Prompts } from '../prompts/service.ts'
 import type { Proofs } from '../proofs/service.ts'
@@ -53,6 +57,7 @@ export interface Services {
   db: Database
   engines: Engines
   projects: Projects
+  phrases: Phrases
   prompts: Prompts
   drafts: Drafts
   versions: Versions
@@ -84,7 +89,7 @@ const security = helmet({
 })
 
 export function createApp(services: Services, options: { port: () => number; pageFolder: string | undefined; checkAnswers: boolean; log: Logger }): Express {
-  const { engines, projects, prompts, drafts, versions, runs, proofs, index, streams, db } = services
+  const { engines, projects, phrases, prompts, drafts, versions, runs, proofs, index, streams, db } = services
   const app = express()
   app.disable('x-powered-by')
   app.use(security)
@@ -104,6 +109,12 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(createProject, ({ actor, body }) => projects.create(actor, body.name))
   on(changeProject, ({ actor, params, body }) => projects.change(actor, params.project, body))
   on(readLedger, ({ params }) => projects.ledger(params.project))
+  on(listPhrases, ({ params }) => phrases.list(params.project))
+  on(keepPhrase, ({ actor, params, body }) => phrases.keep(actor, params.project, body))
+  on(forgetPhrase, async ({ actor, params }) => {
+    await phrases.forget(actor, params.project, params.phrase)
+    return undefined
+  })
   on(listEngines, () => Promise.resolve(engines.list()))
   on(searchShelf, ({ query }) => search(db, index, query))
   on(listTags, ({ query }) => tagCounts(db, query.project))

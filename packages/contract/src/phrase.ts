@@ -1,0 +1,44 @@
+import { Facet } from '@idolon/core'
+import { Type, type Static } from '@sinclair/typebox'
+import { closed, Id, plainText } from './primitives.ts'
+import { orNull } from './proof.ts'
+import { route } from './route.ts'
+
+/** A phrase that a project has: kept by the writer, or said by one of its proven prompts. */
+export const ProjectPhrase = Type.Object(
+  {
+    id: orNull(Id),
+    text: Type.String(),
+    facet: Facet,
+    from: orNull(Type.Object({ promptId: Id, title: Type.String(), keepers: Type.Integer() })),
+  },
+  { title: 'ProjectPhrase', description: 'A kept phrase has an id; one from a prompt says from which.' },
+)
+export type ProjectPhrase = Static<typeof ProjectPhrase>
+
+const params = Type.Object({ project: Id }, closed)
+
+export const listPhrases = route({
+  id: 'listPhrases',
+  method: 'get',
+  path: '/api/projects/:project/phrases',
+  summary: 'Phrases of the project: those that were kept, newest first, then those of proven prompts and prompts with keepers, most kept pictures first.',
+  params,
+  answer: Type.Array(ProjectPhrase),
+})
+export const keepPhrase = route({
+  id: 'keepPhrase',
+  method: 'post',
+  path: '/api/projects/:project/phrases',
+  summary: 'Keeps a phrase among the project’s own. One that is kept already stays as it is.',
+  params,
+  body: Type.Object({ text: plainText(300, { minLength: 1 }), facet: Facet }, closed),
+  answer: ProjectPhrase,
+})
+export const forgetPhrase = route({
+  id: 'forgetPhrase',
+  method: 'delete',
+  path: '/api/projects/:project/phrases/:phrase',
+  summary: 'No longer keeps a phrase.',
+  params: Type.Object({ project: Id, phrase: Id }, closed),
+})

@@ -1,0 +1,53 @@
+import type { Facet, VersionBody } from '@idolon/core'
+import type { Database } from '../database/connect.ts'
+
+export interface KeptPhrase {
+  id: string
+  text: string
+  facet: Facet
+}
+
+/** A prompt that has shown what it can do, in the words that did it. */
+export interface ProvenText {
+  promptId: string
+  title: string
+  keepers: number
+  body: Pick<VersionBody, 'text' | 'marks'>
+}
+
+export const keptPhrases = (db: Database, projectId: string): Promise<KeptPhrase[]> =>
+  db('kept_phrases').where({ project_id: projectId }).orderBy('kept_at', 'desc').select<KeptPhrase[]>('id', 'text', 'facet')
+
+/** The kept phrase; the one that was there when it is kept already. */
+export async function keepPhrase(db: Database, id: string, projectId: string, phrase: { text: string; facet: Facet }, actor: string): Promise<KeptPhrase> {
+  await db('kept_phrases')
+    .insert({ id, project_id: projectId, text: phrase.text, facet: phrase.facet, kept_by: actor })
+    .onConflict(db.raw('(project_id, facet, lower(text))'))
+    .ignore()
+  const { rows } = await db.raw<{ rows: KeptPhrase[] }>('select id, text, facet from kept_phrases where project_id = ? and facet = ? and lower(text) = lower(?)', [projectId, phrase.facet, phrase.text])
+  return rows[0]!
+}
+
+export const forgetPhrase = (db: Database, projectId: string, id: string): Promise<number> => db('kept_phrases').where({ project_id: projectId, id }).delete()
+
+/** Most prompts whose phrases are offered; those with most keepers first. */
+const MOST = 200
+
+/** Prompts of a project that are proven or have a keeper: the version of their best-judged picture, else the draft. */
+export async function provenTexts(db: Database, projectId: string): Promise<ProvenText[]> {
+  const { rows } = await db.raw<{ rows: ProvenText[] }>(
+    `select x.id as "promptId", coalesce(nullif(x.title, ''), d.first_words) as title, k.keepers::int as keepers, coalesce(v.body, d.body) as body
+     from prompts x
+     join drafts d on d.prompt_id = x.id
+     cross join lateral (select count(*) as keepers from proofs p where p.prompt_id = x.id and p.verdict = 'keep') k
+     left join lateral (
+       select v.body from proofs p join versions v on v.id = p.version_id
+       where p.prompt_id = x.id and (p.id = x.best_proof_id or p.verdict = 'keep')
+       order by (p.id = x.best_proof_id) desc nulls last, p.rank nulls last, p.stored_at desc limit 1
+     ) v on true
+     where x.project_id = ? and x.deleted_at is null and (x.status = 'proven' or k.keepers > 0)
+     order by k.keepers desc, x.changed_at desc limit ?`,
+    [projectId, MOST],
+  )
+  return rows
+}
