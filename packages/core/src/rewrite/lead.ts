@@ -47,6 +47,7 @@ export function leadFor(facet: Facet, said: string, words: WordTable): string {
     case 'light':
       return is(LIT_UNDER) ? 'under' : 'in'
     case 'colour':
+    case 'medium':
       return 'in'
     case 'detail': {
       const facts = words.find(head)

@@ -44,6 +44,36 @@ onMounted(() => {
   background: var(--wash);
   box-shadow: 0 2px 0 var(--accent);
 }
+.draft-text :deep(.cm-tooltip-autocomplete) {
+  background: var(--sheet);
+  border: 1px solid var(--rule-strong);
+}
+.draft-text :deep(.cm-tooltip-autocomplete > ul) {
+  max-height: 232px;
+  font-family: var(--serif);
+  font-size: 15.5px;
+}
+.draft-text :deep(.cm-tooltip-autocomplete > ul > li) {
+  display: flex;
+  justify-content: space-between;
+  gap: 22px;
+  padding: 2px 10px;
+}
+.draft-text :deep(.cm-tooltip-autocomplete > ul > li[aria-selected]) {
+  background: var(--wash);
+  color: var(--ink);
+  box-shadow: inset 3px 0 var(--accent);
+}
+.draft-text :deep(.cm-completionDetail) {
+  margin: 0;
+  font-family: var(--grotesque);
+  font-size: 12px;
+  font-style: normal;
+  color: var(--soft);
+}
+.draft-text :deep(.cm-completionMatchedText) {
+  text-decoration: none;
+}
 .draft-text :deep(.cm-placeholder) {
   color: var(--soft);
 }

@@ -2,12 +2,17 @@ import { EditorView } from '@codemirror/view'
 import { EditorState } from '@codemirror/state'
 import { applyEdit, type Draft, type Edit, editBetween, type Phrase } from '@idolon/core'
 import { flushPromises, mount } from '@vue/test-utils'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref, shallowRef } from 'vue'
 import { letterKeys } from '../keys/keys.ts'
+import { usePhrases } from '../stores/phrases.ts'
 import { aDraft, withEngines } from '../testing.test-support.ts'
 import type { DraftSession } from './draft-session.ts'
 import OutlineRows from './OutlineRows.vue'
+
+const { call } = vi.hoisted(() => ({ call: vi.fn() }))
+vi.mock('../api/call.ts', () => ({ call }))
+vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 
 const TEXT = 'old fox, snowy wood, gouache'
 const phraseOf = (text: string, words: string, facet: Phrase['facet'], confidence = 0.9): Phrase => ({ start: text.indexOf(words), end: text.indexOf(words) + words.length, text: words, facet, confidence })
@@ -27,7 +32,7 @@ function session(text = TEXT) {
   return {
     draft,
     caret: ref(0),
-    reading: { reading, state: ref('ready') },
+    reading: { reading, state: ref('ready'), ask: vi.fn(() => Promise.resolve<unknown>(['low angle', 'eye level'])) },
     view: new EditorView({ state: EditorState.create({ doc: text }) }),
     apply,
     change: (next: Partial<Draft>) => apply(editBetween(draft.value, { ...draft.value, ...next })),
@@ -42,6 +47,7 @@ function outline(own = session()) {
   return { wrapper, own, press, text: () => own.draft.value.text }
 }
 beforeEach(() => {
+  call.mockReset()
   localStorage.clear()
   letterKeys.value = true
 })
@@ -97,14 +103,22 @@ describe('the outline', () => {
     expect(own.draft.value.marks).toEqual([{ from: 21, to: 32, kind: 'facet', facet: 'moment' }])
   })
 
-  it('offers terms that the text does not say yet', async () => {
-    const { wrapper, text } = outline()
+  it('offers kept phrases, then those of proven prompts with their source, then terms that fit', async () => {
+    const { wrapper, own, text } = outline()
+    usePhrases().all = [
+      { id: 'k', text: 'Low angle', facet: 'framing', from: null },
+      { id: null, text: 'worm’s-eye view', facet: 'framing', from: { promptId: 'p', title: 'The crossing', keepers: 2 } },
+      { id: 'm', text: 'hushed', facet: 'mood', from: null },
+    ]
     await wrapper.findAll('.empty button').find((button) => button.text() === 'framing')!.trigger('click')
-    await wrapper.get('[role=combobox]').setValue('low ang')
-    expect(wrapper.findAll('[role=option]').map((option) => option.text())[0]).toBe('low angle')
+    await flushPromises()
+    expect(wrapper.findAll('[role=option]').map((option) => option.text())).toEqual(['Low angle', 'worm’s-eye view The crossing', 'eye level'])
+    await wrapper.get('[role=combobox]').setValue('low')
+    await flushPromises()
+    expect(own.reading.ask).toHaveBeenLastCalledWith('suggest', { facet: 'framing', typed: 'low', most: 10 })
     await wrapper.get('[role=combobox]').trigger('keydown', { key: 'ArrowDown' })
     await wrapper.get('[role=combobox]').trigger('keydown', { key: 'Enter' })
-    expect(text()).toContain('low angle')
+    expect(text()).toContain('Low angle')
   })
 
   it('replaces a phrase in place', async () => {
@@ -134,5 +148,52 @@ describe('the outline', () => {
     expect(wrapper.findAll('h2')).toHaveLength(0)
     wrapper.unmount()
     expect(outline().wrapper.findAll('h2')).toHaveLength(0)
+  })
+
+  it('keeps a phrase among the project’s own by one key, and forgets it by the same', async () => {
+    const { wrapper, press } = outline()
+    call.mockResolvedValueOnce({ id: 'k', text: 'snowy wood', facet: 'setting', from: null })
+    await press('snowy wood', 'k')
+    expect(call.mock.lastCall?.[1]).toMatchObject({ body: { text: 'snowy wood', facet: 'setting' } })
+    expect(wrapper.get('.said').text()).toBe('kept')
+    await press('snowy wood', 'k')
+    expect(call.mock.lastCall?.[1]).toMatchObject({ params: { phrase: 'k' } })
+    expect(wrapper.find('.said').exists()).toBe(false)
+  })
+
+  it('joins a phrase with the next', async () => {
+    const { own, press, text } = outline()
+    await press('old fox', 'j')
+    expect(text()).toBe('old fox snowy wood, gouache')
+    expect(own.draft.value.marks).toEqual([{ from: 0, to: 18, kind: 'facet', facet: 'subject' }])
+  })
+
+  it('moves a phrase to where it is dropped, and makes it what it is dropped on', async () => {
+    const { wrapper, own, text } = outline()
+    const button = (words: string) => wrapper.findAll('.phrase').find((one) => one.text() === words)!
+    await button('gouache').trigger('dragstart')
+    await button('old fox').trigger('drop')
+    expect(text()).toBe('gouache, old fox, snowy wood')
+    await button('gouache').trigger('dragstart')
+    await wrapper.get('#facet-setting').trigger('drop')
+    expect(own.draft.value.marks).toEqual([{ from: 0, to: 7, kind: 'facet', facet: 'setting' }])
+  })
+
+  it('rewrites the draft in one edit, unless it was changed meanwhile', async () => {
+    const { wrapper, own, text } = outline()
+    const write = () => wrapper.findAll('.rewriting button').find((button) => button.text() === 'as sentences')!.trigger('click')
+    own.reading.ask.mockImplementationOnce(() => {
+      own.draft.value = aDraft('typed on')
+      return Promise.resolve({ edit: { text: [{ from: 0, to: 3, insert: 'An old' }] }, unplaced: [] })
+    })
+    await write()
+    await flushPromises()
+    expect(text()).toBe('typed on')
+    own.apply(editBetween(own.draft.value, aDraft(TEXT)))
+    await flushPromises()
+    own.reading.ask.mockResolvedValueOnce({ edit: { text: [{ from: 0, to: 3, insert: 'An old' }] }, unplaced: ['zz'] })
+    await write()
+    await flushPromises()
+    expect(text()).toBe('An old fox, snowy wood, gouache')
   })
 })

@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { addMark, type Draft, EMPHASIS, type Emphasis, emphasised, FACETS, type Facet, insertPhrase, outlineOf, type OutlinePhrase, removePhrase, replacePhrase, swapPhrases, type TextRange, toggledFixed, toggledOff, withoutMarks } from '@idolon/core'
+import { addMark, canJoin, type Draft, EMPHASIS, type Emphasis, emphasised, FACETS, type Facet, insertPhrase, joinPhrases, movePhrase, outlineOf, type OutlinePhrase, removePhrase, replacePhrase, splitPhrase, splitPlaces, type TextRange, toggledFixed, toggledOff, withoutMarks } from '@idolon/core'
+import type { Style } from '@idolon/core/reader'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useActions } from '../go-to/actions.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { usePhrases } from '../stores/phrases.ts'
 import { letterKeys } from '../keys/keys.ts'
 import { pointAt } from '../reading/phrase-highlight.ts'
 import type { DraftSession } from './draft-session.ts'
@@ -17,7 +20,11 @@ const VIEWS = { text: 'Text only', outline: 'With outline', facets: 'By facet' }
 const shown = useLocalStorage<keyof typeof VIEWS>('idolon.desk-view', 'outline')
 const filling = ref<Facet>()
 const replacing = ref<OutlinePhrase>()
-const menu = ref<{ phrase: OutlinePhrase; target: HTMLElement }>()
+const dragged = ref<OutlinePhrase>()
+const menu = ref<{ phrase: OutlinePhrase; target: HTMLElement; splitting?: boolean }>()
+const phrases = usePhrases()
+const notices = useNotices()
+const task = useTask()
 const root = useTemplateRef<HTMLElement>('root')
 
 const draft = computed(() => props.session.draft.value)
@@ -34,8 +41,11 @@ const here = computed(() => all.value.find(({ start, end }) => start <= props.se
 const wait = computed(() => ({ starting: 'The outline is being made ready …', reading: '', ready: '' })[props.session.reading.state.value])
 
 const FACET_NAMES: Record<Facet, string> = Object.fromEntries(FACETS.map((facet) => [facet, facet.charAt(0).toUpperCase() + facet.slice(1)])) as Record<Facet, string>
-const said = ({ emphasis, fixed, byHand, unsure }: OutlinePhrase) =>
-  [emphasis ? EMPHASIS.find(({ level }) => level === emphasis)?.said : '', fixed ? 'fixed' : '', byHand ? 'set by you' : '', unsure ? 'unsure' : ''].filter(Boolean).join(', ')
+const kept = (phrase: OutlinePhrase) => phrases.keptAs(phrase.text, phrase.facet)
+const said = (phrase: OutlinePhrase) => {
+  const { emphasis, fixed, byHand, unsure } = phrase
+  return [emphasis ? EMPHASIS.find(({ level }) => level === emphasis)?.said : '', fixed ? 'fixed' : '', kept(phrase) ? 'kept' : '', byHand ? 'set by you' : '', unsure ? 'unsure' : ''].filter(Boolean).join(', ')
+}
 
 function point(phrase: TextRange | undefined): void {
   props.session.view.dispatch({ effects: pointAt.of(phrase && current.value ? phrase : undefined) })
@@ -60,6 +70,7 @@ watch(rows, async () => {
   nearest?.focus()
 })
 
+const placeOf = (phrase: TextRange) => inOrder.value.findIndex(({ start }) => start === phrase.start)
 const actions = {
   remove(phrase: OutlinePhrase) {
     focusAt = phrase.start
@@ -72,14 +83,36 @@ const actions = {
     focusAt = phrase.start
     setMarks(facet ? addMark(draft.value.marks, { from: phrase.start, to: phrase.end, kind: 'facet', facet }) : withoutMarks(draft.value.marks, 'facet', phrase))
   },
-  move(phrase: OutlinePhrase, by: -1 | 1) {
-    const at = inOrder.value.findIndex(({ start }) => start === phrase.start)
-    const other = inOrder.value[at + by]
-    if (!other) return
-    const { edit, first, second } = swapPhrases(draft.value, phrase, other)
-    focusAt = by > 0 ? second.end - (phrase.end - phrase.start) : first.start
+  /** Moves a phrase past so many others of the text. */
+  move(phrase: OutlinePhrase, by: number) {
+    const at = placeOf(phrase)
+    const to = Math.max(0, Math.min(inOrder.value.length - 1, at + by))
+    if (at < 0 || to === at) return
+    const { edit, range } = movePhrase(draft.value, inOrder.value, at, to)
+    focusAt = range.end - (phrase.end - phrase.start)
     props.session.apply(edit)
   },
+  split(phrase: OutlinePhrase, at: number) {
+    focusAt = phrase.start
+    props.session.apply({ text: splitPhrase(at) })
+  },
+  /** The phrase that can be joined to this one, if any. */
+  next(phrase: OutlinePhrase) {
+    const other = inOrder.value[placeOf(phrase) + 1]
+    return other && canJoin(draft.value.text, phrase, other) ? other : undefined
+  },
+  join(phrase: OutlinePhrase) {
+    const other = actions.next(phrase)
+    if (!other) return
+    focusAt = phrase.start
+    props.session.apply(joinPhrases(draft.value, phrase, other))
+  },
+  kept,
+  keep: (phrase: OutlinePhrase) =>
+    task(async () => {
+      const known = kept(phrase)
+      await (known ? phrases.forget(known) : phrases.keep(phrase.text, phrase.facet))
+    }),
   replace(phrase: OutlinePhrase, words: string) {
     replacing.value = undefined
     focusAt = phrase.start
@@ -97,6 +130,32 @@ function fill(facet: Facet, words: string): void {
   focusAt = start
   // The writer has said what it is, so the reading need not guess.
   props.session.apply({ text: changes, marks: { remove: [], add: [{ from: start, to: end, kind: 'facet', facet }] } })
+}
+
+const suggest = (facet: Facet) => (typed: string, most: number) => props.session.reading.ask('suggest', { facet, typed, most })
+
+/** Writes the whole draft as a list or as sentences; one edit. */
+async function rewrite(style: Style): Promise<void> {
+  const before = draft.value
+  const { edit, unplaced } = await props.session.reading.ask('rewrite', { draft: before, style })
+  // Typed on meanwhile: the answer is for another text.
+  if (draft.value !== before) return
+  props.session.apply(edit)
+  const left = unplaced.length ? ` No facet was found for ${unplaced.map((words) => `“${words}”`).join(', ')}; the words are kept${style === 'list' ? '' : ' at the end'}.` : ''
+  notices.show(`${style === 'list' ? 'Written as a list.' : 'Written as sentences.'}${left}`, { action: { label: 'Undo', run: props.session.undo } })
+}
+
+/** A phrase dropped on another takes its place in the text. */
+function drop(target: OutlinePhrase): void {
+  const phrase = dragged.value
+  dragged.value = undefined
+  if (phrase && current.value) actions.move(phrase, placeOf(target) - placeOf(phrase))
+}
+/** A phrase dropped on a facet's name is of that facet. */
+function dropOn(facet: Facet): void {
+  const phrase = dragged.value
+  dragged.value = undefined
+  if (phrase && current.value && phrase.facet !== facet) actions.facet(phrase, facet)
 }
 
 function step(from: HTMLElement, by: number): void {
@@ -118,13 +177,21 @@ function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
   else if (letter === 'o') actions.off(phrase)
   else if (letter === 'f') actions.fixed(phrase)
   else if (letter === 'r') actions.startReplacing(phrase)
+  else if (letter === 'k') void actions.keep(phrase)
+  else if (letter === 's') open(phrase, event, true)
+  else if (letter === 'j') actions.join(phrase)
   else if (letter === '+' || letter === '-') actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + (letter === '+' ? 1 : -1))) as Emphasis)
   else return
   event.preventDefault()
 }
-function open(phrase: OutlinePhrase, event: Event): void {
-  if (current.value) menu.value = { phrase, target: event.currentTarget as HTMLElement }
+function open(phrase: OutlinePhrase, event: Event, splitting = false): void {
+  if (!current.value || (splitting && splitPlaces(draft.value.text, phrase).length === 0)) return
+  menu.value = { phrase, target: event.currentTarget as HTMLElement, splitting }
 }
+useActions(() => [
+  { name: 'Write it as sentences', words: 'rewrite prose convert', run: () => void rewrite('sentences') },
+  { name: 'Write it as a list', words: 'rewrite keywords tags convert', run: () => void rewrite('list') },
+])
 useActions(() => (Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => ({ name: `Desk: ${VIEWS[key].toLowerCase()}`, words: 'view focus facets outline', run: () => (shown.value = key) })))
 defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phrase')?.focus(), fill: (facet: Facet) => (filling.value = facet) })
 </script>
@@ -134,11 +201,12 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phras
     <p class="views" role="group" aria-label="What is shown with the text">
       <button v-for="(name, key) in VIEWS" :key="key" class="plain" :aria-pressed="shown === key" @click="shown = key">{{ name }}</button>
     </p>
+    <p v-if="shown !== 'text' && all.length > 1" class="rewriting"><span class="soft">Write it</span> <button class="plain" :disabled="!current" @click="rewrite('sentences')">as sentences</button> <button class="plain" :disabled="!current" @click="rewrite('list')">as a list</button></p>
     <p v-if="wait && shown !== 'text'" class="soft" role="status">{{ wait }}</p>
     <div v-for="row in filled" :key="row.facet" class="row">
-      <h2 :id="`facet-${row.facet}`">{{ FACET_NAMES[row.facet] }}</h2>
+      <h2 :id="`facet-${row.facet}`" @dragover.prevent @drop.prevent="dropOn(row.facet)">{{ FACET_NAMES[row.facet] }}</h2>
       <ul :aria-labelledby="`facet-${row.facet}`">
-        <li v-for="phrase in row.phrases" :key="phrase.start" :class="{ here: here?.start === phrase.start }">
+        <li v-for="phrase in row.phrases" :key="phrase.start" :class="{ here: here?.start === phrase.start }" @dragover.prevent @drop.prevent="drop(phrase)">
           <input
             v-if="replacing?.start === phrase.start"
             class="field words"
@@ -156,7 +224,10 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phras
             :data-start="phrase.start"
             :aria-disabled="!current"
             aria-haspopup="menu"
+            draggable="true"
             :title="phrase.unsure ? 'The reading is unsure; press to say what it is' : undefined"
+            @dragstart="dragged = phrase"
+            @dragend="dragged = undefined"
             @click="open(phrase, $event)"
             @keydown="onKey($event, phrase)"
             @focus="point(phrase)"
@@ -166,17 +237,17 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phras
             {{ phrase.text }}</button
           ><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
         </li>
-        <li v-if="filling === row.facet"><FillFacet :facet="row.facet" :text="draft.text" @fill="fill(row.facet, $event)" @close="filling = undefined" /></li>
+        <li v-if="filling === row.facet"><FillFacet :facet="row.facet" :text="draft.text" :suggest="suggest(row.facet)" @fill="fill(row.facet, $event)" @close="filling = undefined" /></li>
         <li v-else class="add" :class="{ always: shown === 'facets' }"><button class="plain soft" :aria-label="`Add to ${row.facet}`" @click="filling = row.facet">add</button></li>
       </ul>
     </div>
     <p v-if="read && empty.length" class="row empty">
       <span class="soft">Nothing of</span>
-      <span class="names"><button v-for="facet in empty" :key="facet" class="plain" @click="filling = facet">{{ facet }}</button></span>
+      <span class="names"><button v-for="facet in empty" :key="facet" class="plain" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)">{{ facet }}</button></span>
     </p>
     <slot />
     <TidyOffer v-if="read && current" :draft="draft" :reading="read.reading" :session="session" />
-    <PhraseMenu v-if="menu" :phrase="menu.phrase" :target="menu.target" :actions="actions" @close="menu = undefined" />
+    <PhraseMenu v-if="menu" :phrase="menu.phrase" :target="menu.target" :actions="actions" :places="splitPlaces(draft.text, menu.phrase)" :splitting="menu.splitting" @close="menu = undefined" />
   </section>
 </template>
 
@@ -192,6 +263,11 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phras
   gap: 16px;
   justify-content: flex-end;
   margin-bottom: -20px;
+  font-size: 12.5px;
+}
+.rewriting {
+  display: flex;
+  gap: 10px;
   font-size: 12.5px;
 }
 .views .plain {

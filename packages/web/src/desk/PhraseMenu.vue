@@ -4,7 +4,7 @@ import { onMounted, useTemplateRef } from 'vue'
 import type { PhraseActions } from './OutlineRows.vue'
 
 /** Everything that can be done with a phrase. */
-const props = defineProps<{ phrase: OutlinePhrase; target: HTMLElement; actions: PhraseActions }>()
+const props = defineProps<{ phrase: OutlinePhrase; target: HTMLElement; actions: PhraseActions; places: number[]; splitting?: boolean | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const list = useTemplateRef<HTMLElement>('list')
 
@@ -16,7 +16,7 @@ function run(act: () => void): void {
   emit('close')
   act()
 }
-onMounted(() => setTimeout(() => list.value?.querySelector<HTMLElement>('button')?.focus(), 30))
+onMounted(() => setTimeout(() => list.value?.querySelector<HTMLElement>(props.splitting ? '.splits button' : 'button')?.focus(), 30))
 
 function onKey(event: KeyboardEvent): void {
   const buttons = [...(list.value?.querySelectorAll<HTMLElement>('button') ?? [])]
@@ -41,7 +41,13 @@ function onKey(event: KeyboardEvent): void {
       <button role="menuitem" @click="run(() => actions.fixed(phrase))">{{ phrase.fixed ? 'Let helpers change it' : 'Fix: helpers may not change it' }} <kbd>F</kbd></button>
       <button role="menuitem" @click="run(() => actions.move(phrase, -1))">Move earlier <kbd>Ctrl Left</kbd></button>
       <button role="menuitem" @click="run(() => actions.move(phrase, 1))">Move later <kbd>Ctrl Right</kbd></button>
+      <button role="menuitem" @click="run(() => void actions.keep(phrase))">{{ actions.kept(phrase) ? 'Keep it no longer' : 'Keep for this project' }} <kbd>K</kbd></button>
+      <button v-if="actions.next(phrase)" role="menuitem" @click="run(() => actions.join(phrase))">Join with “{{ actions.next(phrase)?.text }}” <kbd>J</kbd></button>
       <button role="menuitem" @click="run(() => actions.remove(phrase))">Remove <kbd>Delete</kbd></button>
+      <div v-if="places.length" class="group splits" role="group" aria-label="Split after">
+        <span class="soft">Split after <kbd>S</kbd></span>
+        <button v-for="at in places.slice(0, 12)" :key="at" role="menuitem" @click="run(() => actions.split(phrase, at))">{{ phrase.text.slice(0, at - phrase.start).split(/\s+/).at(-1) }}</button>
+      </div>
       <div class="group" role="group" aria-label="Emphasis">
         <span class="soft">Emphasis</span>
         <button v-for="{ level, said } in EMPHASIS" :key="level" role="menuitemradio" :aria-checked="phrase.emphasis === level" @click="run(() => actions.emphasis(phrase, level))">{{ said }}</button>

@@ -9,6 +9,8 @@ import { onChange } from '../api/changes.ts'
 import { useNotices } from '../notices/notices.ts'
 import { phraseHighlight } from '../reading/phrase-highlight.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
+import { usePhrases } from '../stores/phrases.ts'
+import { phraseCompletion } from './completion.ts'
 import { DraftSaver, sendOrphan } from './draft-saver.ts'
 import { draftExtensions, draftOf, editOf, fromServer, onTooLong, transactionFor } from './draft-state.ts'
 import { clientsWithEdits, forgetLocally, holdClient, type LocalDraft, takeOver } from './local-drafts.ts'
@@ -26,6 +28,8 @@ const TOO_LONG = `A draft holds ${MAX_TEXT.toLocaleString('en')} characters. Wha
 /** A prompt's draft in an editor: typing, undo, saving, and what happens when another page writes too. */
 export function useDraftSession(prompt: Prompt) {
   const notices = useNotices()
+  const phrases = usePhrases()
+  void phrases.load(prompt.projectId).catch(() => undefined)
   const client = crypto.randomUUID()
   onScopeDispose(holdClient(client))
   const leaving = new AbortController()
@@ -61,6 +65,7 @@ export function useDraftSession(prompt: Prompt) {
       extensions: [
         draftExtensions(prompt.draft),
         phraseHighlight,
+        phraseCompletion(() => phrases.all),
         keymap.of([...historyKeymap, ...defaultKeymap]),
         EditorView.lineWrapping,
         EditorView.contentAttributes.of({ 'aria-label': 'Text of the prompt', spellcheck: 'true', autocapitalize: 'sentences' }),

@@ -1,10 +1,24 @@
-import type { Reading, TextChange } from '@idolon/core'
-import type { FixedFacet } from '@idolon/core/reader'
+import type { Draft, Facet, Reading, TextChange } from '@idolon/core'
+import type { FixedFacet, Rewritten, Style } from '@idolon/core/reader'
 
-/** To the worker: a whole text, or what changed in the text of an earlier message; each has the revision it makes. */
+/** A question about the text that the worker has, by kind, with the answer it gets. */
+export interface Asks {
+  /** Terms of the glossary that fit what is said. */
+  suggest: { ask: { facet: Facet; typed: string; most: number }; answer: string[] }
+  /** A draft as a list or as sentences. */
+  rewrite: { ask: { draft: Draft; style: Style }; answer: Rewritten }
+}
+export type AskKind = keyof Asks
+
+/** To the worker: a whole text, or what changed in the text of an earlier message, each with the revision it makes; or a question. */
 export type ToWorker =
   | { type: 'text'; revision: number; text: string; fixed: readonly FixedFacet[] }
   | { type: 'edit'; revision: number; base: number; changes: TextChange[]; fixed: readonly FixedFacet[] }
+  | { [K in AskKind]: { type: 'ask'; id: number; kind: K } & Asks[K]['ask'] }[AskKind]
 
-/** From the worker: that it can read, what it read, or that it has not the text an edit was made on. */
-export type FromWorker = { type: 'ready' } | { type: 'reading'; revision: number; reading: Reading } | { type: 'behind'; revision: number }
+/** From the worker: that it can read, what it read, that it has not the text an edit was made on, or an answer. */
+export type FromWorker =
+  | { type: 'ready' }
+  | { type: 'reading'; revision: number; reading: Reading }
+  | { type: 'behind'; revision: number }
+  | { type: 'answer'; id: number; answer: Asks[AskKind]['answer'] }

@@ -80,4 +80,20 @@ describe('a reading kept by a worker', () => {
     workers[0]!.say({ type: 'behind', revision: 2 })
     expect(workers[0]!.heard.at(-1)).toEqual({ type: 'text', revision: 2, text: 'ab', fixed: [] })
   })
+
+  it('brings each answer to its question, and asks a new worker again', async () => {
+    workers[0]!.say({ type: 'ready' })
+    client.update('a fox', [])
+    const first = client.ask('suggest', { facet: 'light', typed: '', most: 3 })
+    const second = client.ask('suggest', { facet: 'mood', typed: 'h', most: 3 })
+    workers[0]!.say({ type: 'answer', id: 2, answer: ['hushed'] })
+    expect(await second).toEqual(['hushed'])
+    workers[0]!.onerror?.({} as ErrorEvent)
+    expect(workers[1]!.heard).toEqual([
+      { type: 'text', revision: 1, text: 'a fox', fixed: [] },
+      { type: 'ask', id: 1, kind: 'suggest', facet: 'light', typed: '', most: 3 },
+    ])
+    workers[1]!.say({ type: 'answer', id: 1, answer: ['backlight'] })
+    expect(await first).toEqual(['backlight'])
+  })
 })

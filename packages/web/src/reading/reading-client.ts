@@ -1,7 +1,7 @@
 import { type Reading, textChangeBetween } from '@idolon/core'
 import type { FixedFacet } from '@idolon/core/reader'
 import { shallowRef } from 'vue'
-import type { FromWorker, ToWorker } from './protocol.ts'
+import type { AskKind, Asks, FromWorker, ToWorker } from './protocol.ts'
 
 /** A worker that says nothing for this long is taken for stuck. */
 const SILENT_MS = 2_000
@@ -30,6 +30,9 @@ export class ReadingClient {
   #text = ''
   #fixed: readonly FixedFacet[] = []
   #loaded = false
+  #asked = 0
+  /** Questions without an answer yet. */
+  readonly #open = new Map<number, { message: ToWorker; resolve: (answer: unknown) => void }>()
   #alarm: ReturnType<typeof setTimeout> | undefined
 
   constructor(private readonly make: () => ReadingWorker) {
@@ -44,6 +47,16 @@ export class ReadingClient {
     this.#text = text
     this.#fixed = fixed
     this.#post(base === 0 ? { type: 'text', revision: this.#revision, text, fixed } : { type: 'edit', revision: this.#revision, base, changes, fixed })
+  }
+
+  /** Asks the worker something; a worker that is started again is asked again. */
+  ask<K extends AskKind>(kind: K, ask: Asks[K]['ask']): Promise<Asks[K]['answer']> {
+    return new Promise((resolve) => {
+      const message = structuredClone({ type: 'ask', id: ++this.#asked, kind, ...ask }) as unknown as ToWorker
+      this.#open.set(this.#asked, { message, resolve: resolve as (answer: unknown) => void })
+      this.#worker.postMessage(message)
+      this.#watch()
+    })
   }
 
   stop(): void {
@@ -70,6 +83,7 @@ export class ReadingClient {
     this.stop()
     this.#worker = this.#start()
     if (this.#revision > 0) this.#sendWhole()
+    for (const { message } of this.#open.values()) this.#worker.postMessage(message)
   }
 
   #sendWhole(): void {
@@ -90,6 +104,10 @@ export class ReadingClient {
         this.state.value = 'reading'
         this.#watch()
       }
+    } else if (message.type === 'answer') {
+      this.#open.get(message.id)?.resolve(message.answer)
+      this.#open.delete(message.id)
+      if (this.state.value === 'reading') this.#watch()
     } else if (message.type === 'behind') this.#sendWhole()
     else if (message.revision === this.#revision) {
       this.reading.value = { text: this.#text, reading: message.reading }

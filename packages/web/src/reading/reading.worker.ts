@@ -1,5 +1,5 @@
-import { changesFit, changeText } from '@idolon/core'
-import { createReader, type FixedFacet, type Reader } from '@idolon/core/reader'
+import { changesFit, changeText, fixedFacetsOf } from '@idolon/core'
+import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester } from '@idolon/core/reader'
 import readerUrl from '@idolon/core/tables/reader.bin?url'
 import wordsUrl from '@idolon/core/tables/words.bin?url'
 import type { FromWorker, ToWorker } from './protocol.ts'
@@ -10,7 +10,7 @@ interface Wanted {
   fixed: readonly FixedFacet[]
 }
 
-const own: { reader?: Reader } = {}
+const own: { reader?: Reader; suggester?: Suggester } = {}
 let current: Wanted | undefined
 let waiting = false
 
@@ -27,7 +27,29 @@ function readSoon(): void {
   })
 }
 
+type Question = Extract<ToWorker, { type: 'ask' }>
+const questions: Question[] = []
+
+function answer(question: Question): void {
+  if (!own.reader) {
+    questions.push(question)
+    return
+  }
+  if (question.kind === 'rewrite') {
+    const { draft, style } = question
+    say({ type: 'answer', id: question.id, answer: rewriteDraft(draft, own.reader.read(draft.text, fixedFacetsOf(draft.marks)), style, own.reader) })
+  } else {
+    own.suggester ??= new Suggester(own.reader.words)
+    const text = current?.text ?? ''
+    say({ type: 'answer', id: question.id, answer: own.suggester.suggest(question.facet, text, own.reader.read(text, current?.fixed).phrases, question.typed, question.most) })
+  }
+}
+
 self.onmessage = ({ data }: MessageEvent<ToWorker>) => {
+  if (data.type === 'ask') {
+    answer(data)
+    return
+  }
   if (data.type === 'text') current = data
   else if (current?.revision === data.base && changesFit(data.changes, current.text.length)) {
     current = { revision: data.revision, text: changeText(current.text, data.changes), fixed: data.fixed }
@@ -46,3 +68,4 @@ async function bytes(url: string): Promise<Uint8Array> {
 own.reader = createReader(await bytes(wordsUrl), await bytes(readerUrl))
 say({ type: 'ready' })
 readSoon()
+questions.splice(0).forEach(answer)
