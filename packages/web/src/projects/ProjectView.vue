@@ -12,6 +12,7 @@ import { useNewPrompt } from '../prompts/new-prompt.ts'
 import PromptRow from '../shared/PromptRow.vue'
 import { counted, sayAmounts, sayExactly } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import KeptPhrases from './KeptPhrases.vue'
 
 const route = useRoute()
 const projects = useProjects()
@@ -86,6 +87,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
         <RouterLink v-if="total > prompts.length" :to="{ path: '/shelf', query: { project: id } }">All {{ total }} on the Shelf</RouterLink>
       </p>
     </section>
+    <KeptPhrases :project="id" />
     <section aria-labelledby="ledger-title">
       <h2 id="ledger-title">Ledger</h2>
       <p class="soft">Cost is set aside when a proof is asked for, and settled when it is stored, fails or is stopped. The newest entries:</p>
