@@ -17,6 +17,19 @@ const DASHED = /(?<![\p{L}\p{N}-])--(?:no|not|neg|negative|exclude|without|avoid
 /** “no people” as a phrase of its own: after punctuation, or at the start. */
 const PHRASE = /(?<=^\s{0,3}|[,.;:!?\n(|[]\s{0,3}|\band\s|\bwith\s)(?:no|without(?: any)?|zero)\s+((?:[\p{L}\p{N}'’-]+)(?:\s+(?!and\b|or\b|no\b)[\p{L}\p{N}'’-]+){0,4}(?:\s+or\s+[\p{L}'’-]+(?:\s+(?!and\b|or\b|no\b)[\p{L}'’-]+){0,3}){0,3})(?=\s*(?:[,.;:!?)\n|\]]|$|\band\b|--))/giu
 
+/** The same behind the marks of a heading within a line: “### Negative prompt colour, blur ### Settings”. */
+const HEADING = /#{1,6}\s*(?:negative(?:[ _-]prompts?)?|exclusions?|exclude|leave[ -]out|avoid)\b\s*:?\s*([^\n#]*)/giu
+/** Faults that nobody asks for: as a phrase of its own each of them is one to be left out, whatever stands before. */
+const FAULTS = new Set(
+  `lowres, low res, low-res, low resolution, low quality, lowest quality, worst quality, bad quality, poor quality, normal quality, bad anatomy, wrong anatomy, bad proportions, bad hands, bad feet, bad face, bad composition, bad perspective,
+extra fingers, extra limbs, extra arms, extra legs, extra hands, extra heads, extra digits, extra digit, fewer digits, missing fingers, missing limbs, missing arms, missing legs, fused fingers, too many fingers, six fingers, mutated hands, malformed hands,
+malformed limbs, deformed, deformed hands, deformed face, disfigured, mutation, mutated, mutilated, malformed, ugly, watermark, watermarks, watermarked, jpeg artifacts, jpeg artefacts, compression artifacts, artifacts, username, out of frame, poorly drawn,
+poorly drawn hands, poorly drawn face, badly drawn, blurry, cloned face, long neck, cross-eyed, gross proportions, stock watermark`
+    .split(/,\s*/)
+    .map((term) => term.trim()),
+)
+const SEGMENT = /[^,;.\n|]+/gu
+
 /** Words that only introduce what is left out. */
 const EMPTY = /^(?:any|the|a|an|all|no|not|and|or|other|of|include|please|without|avoid)\s+/i
 
@@ -42,12 +55,11 @@ const SETTINGS_FOLLOW = /(?:[.;,|#]{0,3}\s+)(?:--\p{L}|(?:steps|seed|size|cfg|gu
 /** How much of a list is leave-outs; settings may follow. */
 export const listLength = (list: string): number => SETTINGS_FOLLOW.exec(list)?.index ?? list.length
 
-/** Without any of these nothing is left out. */
+/** Without any of these nothing is left out, but for faults. */
 const SIGNS = /(?<![a-z])(?:no|not|neg|without|zero|leave|excl|avoid|unwanted|do)|n['’]t/i
 
 /** What a stretch of text says is not to be shown, in order, never overlapping; entries are bare words. */
 export function findLeaveOuts(text: string): FoundLeaveOut[] {
-  if (!SIGNS.test(text)) return []
   const found: FoundLeaveOut[] = []
   const take = (start: number, end: number, entries: string[]) => {
     if (entries.length && found.every((other) => other.end <= start || other.start >= end)) found.push({ start, end, entries })
@@ -58,7 +70,15 @@ export function findLeaveOuts(text: string): FoundLeaveOut[] {
     const start = match.index ?? 0
     take(start, start + match[0].length - (list.length - cut.trimEnd().length), entriesOf(cut))
   }
-  for (const pattern of [DASHED, BLOCK, CLAUSE]) for (const match of text.matchAll(pattern)) bounded(match)
-  for (const match of text.matchAll(PHRASE)) take(match.index, match.index + match[0].length, entriesOf(match[1] ?? ''))
+  if (SIGNS.test(text)) {
+    for (const pattern of [DASHED, HEADING, BLOCK, CLAUSE]) for (const match of text.matchAll(pattern)) bounded(match)
+    for (const match of text.matchAll(PHRASE)) take(match.index, match.index + match[0].length, entriesOf(match[1] ?? ''))
+  }
+  for (const match of text.matchAll(SEGMENT)) {
+    const entries = entriesOf(match[0])
+    if (entries.length !== 1 || !FAULTS.has(entries[0]!.toLowerCase())) continue
+    const start = match.index + match[0].length - match[0].trimStart().length
+    take(start, start + match[0].trim().length, entries)
+  }
   return found.sort((a, b) => a.start - b.start)
 }

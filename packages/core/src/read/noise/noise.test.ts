@@ -43,6 +43,13 @@ describe('leave-outs', () => {
     expect(entries('Negative: blur, low quality | Steps 30 | CFG 8')).toEqual(['blur', 'low quality'])
     expect(entries('negative: blur, frame. Steps: 20, seed 1')).toEqual(['blur', 'frame'])
   })
+  it('are faults that nobody asks for, though nothing introduces them', () => {
+    expect(entries('a harbour at dusk, oil sketch, ((watermark)), lowres, extra fingers')).toEqual(['watermark', 'lowres', 'extra fingers'])
+    expect(entries('ugly duckling in a pond, low resolution sensor, deformed iron gate')).toEqual([])
+  })
+  it('stand behind a heading within a line', () => {
+    expect(entries('### Prompt an owl ### Negative prompt frames, blur ### Settings steps: 20')).toEqual(['frames', 'blur'])
+  })
   it('are not the words of a thing that lacks something', () => {
     expect(entries('a knight without a helmet stands in no man’s land')).toEqual([])
   })
