@@ -100,10 +100,14 @@ export const reading: Bench = async () => {
   const fresh = createReader(files.words, files.network)
   const alone = perCall(thousand, (text) => tag(text, scan(text)))
   const each = perCall(thousand, (text) => fresh.read(text))
+  const odd = ['x:', 'no ', '1:2 ', 'red fox, ', '{"a":', '蜂', 'a'].map((part) => part.repeat(20_000 / part.length))
+  const slowest = Math.max(...odd.map((text) => perCall([text], (one) => fresh.read(one))))
+  const prose = all.join(' ').slice(0, 20_000)
   const { settled, longest } = await typing(texts(all, 400)[1] ?? '')
   return [
     { what: 'Reading a prompt of 60 words from scratch', value: scratch, unit: 'ms', baseline: { what: 'tagging alone', value: tagging }, limit: 4 * tagging },
     { what: 'Reading 1,000 prompts', value: each, unit: 's', baseline: { what: 'tagging alone', value: alone }, limit: 5 },
+    { what: 'Reading 20,000 odd characters, slowest', value: slowest, unit: 'ms', baseline: { what: '20,000 of prose', value: perCall([prose], (one) => fresh.read(one)) }, limit: 200 },
     { what: 'Outline of a draft of 400 words settled after a key, p95', value: percentile(settled, 95), unit: 'ms', baseline: { what: 'its median', value: percentile(settled, 50) }, limit: 50 },
     { what: 'Longest task of the page while typing', value: longest, unit: 'ms', baseline: { what: 'keys typed', value: settled.length }, limit: 50 },
     { what: 'Model and tables of the reading, gzip', value: (gzipSync(files.words).length + gzipSync(files.network).length) / 1000, unit: 'kB', baseline: { what: 'unpacked', value: (files.words.length + files.network.length) / 1000 }, limit: 1_500 },

@@ -32,14 +32,30 @@ const hintOf = ({ meaning }: Piece): number => (meaning === undefined || meaning
 /** Where one sentence ends and another begins: a stop before a capital, quote or digit, a semicolon, or a line end. */
 const UNIT_END = /[.!?]+["”’)]*(?=\s+["“‘'(\p{Lu}\p{N}])|;|\n+/gu
 
+/** No sentence is read in stretches longer than this, in UTF-16 code units; a longer one is cut after a comma, or else a space. */
+const LONGEST = 1_500
+
 function* sentences(text: string, { start, end }: TextRange): Generator<TextRange> {
   let at = start
   for (const match of text.slice(start, end).matchAll(UNIT_END)) {
     const stop = start + match.index + match[0].length
-    yield { start: at, end: stop }
+    yield* stretches(text, at, stop)
     at = stop
   }
-  if (at < end) yield { start: at, end }
+  if (at < end) yield* stretches(text, at, end)
+}
+
+function* stretches(text: string, start: number, end: number): Generator<TextRange> {
+  let at = start
+  while (end - at > LONGEST) {
+    const said = text.slice(at, at + LONGEST)
+    // Not between the two halves of one character.
+    const whole = /[\uD800-\uDBFF]$/.test(said) ? LONGEST - 1 : LONGEST
+    const length = said.lastIndexOf(',') + 1 || said.lastIndexOf(' ') + 1 || whole
+    yield { start: at, end: at + length }
+    at += length
+  }
+  yield { start: at, end }
 }
 
 export function prepare(text: string): Prepared {

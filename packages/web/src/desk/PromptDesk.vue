@@ -66,8 +66,9 @@ const putBack = () => task(() => call(putBackPrompt, { params }).then((prompt) =
 const remove = () =>
   task(async () => {
     await session.saver.settled()
-    await call(deletePrompt, { params })
+    // Left first: a page that hears of its own deletion would offer to put it back while it is being left.
     await router.push('/shelf')
+    await call(deletePrompt, { params })
     notices.show(`“${title.value}” is in the bin.`, {
       action: { label: 'Put it back', run: () => void putBack().then(() => router.push(`/desk/${props.prompt.id}`)) },
     })
