@@ -21,6 +21,10 @@ function person(pen: Pen, build: Build): void {
   const neck = -100 + head * 2.05
   const dark = palette.lit(oklch(0.33, 0.03, 265))
   const wearsHat = scene.extras.includes('hat') || build.beard || random() < 0.4
+  const hair = palette.lit(oklch(...build.hair))
+  const cy = -100 + head * 1.22
+  // Long hair falls behind neck and coat; before them it would look like a beard.
+  if (!build.beard && random() < 0.55) pen.shape(`M${-head * 0.95} ${cy}Q${-head * 1.25} ${cy + head * 1.5} ${-head * 0.5} ${cy + head * 1.6}H${head * 0.8}Q${head * 1.4} ${cy + head} ${head} ${cy}Z`, hair)
   // Boots and legs.
   for (const x of [-hem * 0.38, hem * 0.38]) {
     pen.shape(`M${x - 4.2} -26L${x - 3.6} -2Q${x - 4} 0 ${x - 2} 0H${x + 5.5}Q${x + 6} -3 ${x + 3.4} -4L${x + 4} -26Z`, dark)
@@ -37,12 +41,7 @@ function person(pen: Pen, build: Build): void {
   if (scene.extras.includes('lantern') || scene.moment === 'night') lantern(pen, -shoulders * 1.44, -40)
   // Neck, scarf, head.
   pen.shape(`M-3 ${neck + 5}V${neck - 4}H3V${neck + 5}Z`, mix(skin, palette.ink, 0.15))
-  const cy = -100 + head * 1.22
-  if (build.hair[0] >= 0) {
-    const hair = palette.lit(oklch(...build.hair))
-    pen.shape(ellipse(0.6, cy - head * 0.1, head * 1.04, head * 1.1), hair)
-    if (!build.beard && random() < 0.55) pen.shape(`M${-head * 0.95} ${cy}Q${-head * 1.25} ${cy + head * 1.5} ${-head * 0.5} ${cy + head * 1.6}H${head * 0.8}Q${head * 1.4} ${cy + head} ${head} ${cy}Z`, hair)
-  }
+  pen.shape(ellipse(0.6, cy - head * 0.1, head * 1.04, head * 1.1), hair)
   pen.shape(ellipse(-0.6, cy + head * 0.08, head * 0.84, head * 0.95), skin, 0.7)
   const eye = palette.ink
   pen.mark(ellipse(-head * 0.42, cy, head * 0.075, head * 0.1), eye)
