@@ -11,7 +11,7 @@ const facts = { noun1: 255, noun2: 255, verb: 255, kind1: 255, kind2: 255, kind3
 
 /** Words are numbers; a word's label depends on the word two before it, which no window of neighbours alone would show. */
 function echo(words: number[]): Sequence {
-  const items = words.map((word): Item => ({ token: { start: 0, end: 1, text: '', lower: '', kind: 'word' }, at: 0, entry: { index: -1, facts, id: 0, features: new Uint32Array(0) }, gap: GAP.none, preposition: 0, features: Uint32Array.of(word) }))
+  const items = words.map((word): Item => ({ token: { start: 0, end: 1, text: '', lower: '', kind: 'word' }, at: 0, entry: { index: -1, facts, id: 0, features: new Uint32Array(0), rows: new Uint32Array(0) }, gap: GAP.none, preposition: 0, context: [word] }))
   return { items, labels: Uint8Array.from(words, (_, i) => (i < 2 ? 0 : 1 + words[i - 2]!)), vectors: words.map(() => undefined) }
 }
 
@@ -21,7 +21,7 @@ it('learns what a word far before decides, and keeps it through packing', () => 
   const right = (network: typeof net) =>
     all.filter(({ items, labels }) => {
       const n = items.length
-      const x = firstLayer(network, n, (i) => [network.index.rowOf(items[i]!.features[0]!)], () => undefined)
+      const x = firstLayer(network, n, (i) => [network.index.rowOf(items[i]!.context[0]!)], () => undefined)
       const unary = lastLayer(network, n, x, recur(network, network.gates[0], x, n, false), recur(network, network.gates[1], x, n, true))
       return likeliest(n, marginals({ n, unary, pairs: network.pairs, gaps: Uint8Array.from(items, ({ gap }) => gap) }).p).join() === labels.join()
     }).length
@@ -35,7 +35,7 @@ it('learns what a word far before decides, and keeps it through packing', () => 
   for (const { items } of [echo([0, 1, 2, 0, 1, 2, 2, 1, 0]), ...all.slice(0, 9), echo([])]) {
     const vector = items.map((_, i) => words.vector(['a', 'b', 'c'][i % 3]!))
     const n = items.length
-    const x = firstLayer(network, n, (i) => [network.index.rowOf(items[i]!.features[0]!)], (i) => vector[i])
+    const x = firstLayer(network, n, (i) => [network.index.rowOf(items[i]!.context[0]!)], (i) => vector[i])
     const plain = lastLayer(network, n, x, recur(network, network.gates[0], x, n, false), recur(network, network.gates[1], x, n, true))
     const gapped = items.map((item, i): Item => ({ ...item, gap: i === 0 ? GAP.start : i % 2 ? GAP.comma : GAP.none, entry: { ...item.entry, index: i % 3 } }))
     for (const held of [new Int8Array(n).fill(-1), Int8Array.from(items, (_, i) => (i === 2 ? 5 : -1))]) {

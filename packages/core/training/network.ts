@@ -1,7 +1,7 @@
 import { type Random, seededRandom } from '../src/random/seeded.ts'
 import { LABELS, marginals } from '../src/read/model/chain.ts'
 import { FeatureIndex } from '../src/read/model/feature-index.ts'
-import { GAPS, type Item } from '../src/read/model/features.ts'
+import { featuresOf, GAPS, type Item } from '../src/read/model/features.ts'
 import { gateWidth, lastLayer, type Network, outputWidth, recur, ROWS_OUT, type Shape } from '../src/read/model/network.ts'
 
 export interface Sequence {
@@ -57,7 +57,7 @@ const randomly = (length: number, scale: number, random: Random) => Float64Array
 export function trainNetwork(sequences: readonly Sequence[], options: Options, onEpoch?: (epoch: number, net: Network, loss: number) => void): Network {
   const { input, hidden, vector, epochs, seed, atLeast, dropFeature, drop, decay } = options
   const counts = new Map<number, number>()
-  for (const { items } of sequences) for (const { features } of items) for (const feature of features) counts.set(feature, (counts.get(feature) ?? 0) + 1)
+  for (const { items } of sequences) for (const item of items) for (const feature of featuresOf(item)) counts.set(feature, (counts.get(feature) ?? 0) + 1)
   const index = new FeatureIndex(Uint32Array.from([...counts].filter(([, count]) => count >= atLeast), ([feature]) => feature))
   const random = seededRandom(seed)
   const width = gateWidth(options)
@@ -79,7 +79,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
   const gates = net.gates.map((w) => new Adam(w))
   const output = new Adam(net.output)
   const pairs = new Adam(net.pairs)
-  const ids = sequences.map(({ items }) => items.map(({ features }) => [...features].map((f) => index.rowOf(f)).filter((at) => at >= 0)))
+  const ids = sequences.map(({ items }) => items.map((item) => featuresOf(item).map((f) => index.rowOf(f)).filter((at) => at >= 0)))
   const order = sequences.map((_, i) => i).filter((s) => sequences[s]!.items.length > 0)
   const BATCH = 4
   let steps = 0

@@ -3,7 +3,7 @@ import { TermIndex } from '../glossary/term-index.ts'
 import { TERMS_BY_FACET } from '../glossary/terms/index.ts'
 import { LABELS, likeliest, marginals } from './model/chain.ts'
 import { FastNetwork } from './model/fast-network.ts'
-import { type Item, itemsOf } from './model/features.ts'
+import { featuresOf, type Item, itemsOf } from './model/features.ts'
 import { firstLayer, lastLayer, recur } from './model/network.ts'
 import type { ReadingTables } from './model/tables.ts'
 import { WordEntries } from './model/word-features.ts'
@@ -42,7 +42,7 @@ export class Reader {
     private readonly tag: Tagger,
   ) {
     this.#fast = FastNetwork.of(tables.network)
-    this.#entries = new WordEntries(tables.words)
+    this.#entries = new WordEntries(tables.words, tables.network.index)
   }
 
   /** What is known of words by themselves. */
@@ -96,7 +96,7 @@ export class Reader {
     const x = firstLayer(
       network,
       n,
-      (i) => [...items[i]!.features].map((feature) => network.index.rowOf(feature)).filter((row) => row >= 0),
+      (i) => featuresOf(items[i]!).map((feature) => network.index.rowOf(feature)).filter((row) => row >= 0),
       (i) => words.vector(items[i]!.token.lower),
     )
     const unary = lastLayer(network, n, x, recur(network, network.gates[0], x, n, false), recur(network, network.gates[1], x, n, true))

@@ -6,6 +6,15 @@ import type { Tagger } from './reader.ts'
 const TAGS = ['', 'ADJ', 'ADP', 'ADV', 'AUX', 'CCONJ', 'DET', 'INTJ', 'NOUN', 'NUM', 'PART', 'PRON', 'PROPN', 'PUNCT', 'SCONJ', 'SYM', 'VERB', 'X', 'SPACE']
 
 const ENDLESS = /\S{100,}/g
+/** Whether a text may hold such a run; quicker to see than to search for. */
+function mayBeEndless(text: string): boolean {
+  let at = 0
+  for (let next = text.indexOf(' '); next >= 0; next = text.indexOf(' ', at)) {
+    if (next - at >= 100) return true
+    at = next + 1
+  }
+  return text.length - at >= 100
+}
 
 /** A tagger for English; about a megabyte of model, loaded once. */
 export function englishTagger(): Tagger {
@@ -14,7 +23,7 @@ export function englishTagger(): Tagger {
   const { value: valueOf, pos: partOf, precedingSpaces: spacesOf } = nlp.its as unknown as Record<'value' | 'pos' | 'precedingSpaces', (index: number) => string>
   return (text, tokens) => {
     // A run of a hundred letters or marks is no word, and the tagger would take long over it.
-    const found = nlp.readDoc(text.replace(ENDLESS, (run) => ' '.repeat(run.length))).tokens()
+    const found = nlp.readDoc(mayBeEndless(text) ? text.replace(ENDLESS, (run) => ' '.repeat(run.length)) : text).tokens()
     const values = found.out(valueOf) as string[]
     const parts = found.out(partOf) as string[]
     const spaces = found.out(spacesOf) as string[]

@@ -18,6 +18,8 @@ interface Kernel {
 }
 
 const PAGE = 65_536
+/** Words after which the chain's numbers are brought back to a sum of one; each word changes them by a few orders of magnitude at most. */
+const EVEN_EVERY = 4
 /** Bytes of one gap's pairs. */
 const PAIRS = ROWS_OUT ** 2 * 4
 
@@ -120,10 +122,11 @@ export class FastNetwork {
     const list = new Uint32Array(kernel.memory.buffer)
     memory.fill(0, vectorAt / 4, vectorAt / 4 + n * vector)
     for (let i = 0, at = listAt / 4; i < n; i++) {
-      const { entry, features } = items[i]!
+      const { entry, context } = items[i]!
       let end = at + 1
-      for (let k = 0; k < features.length; k++) {
-        const row = this.net.index.rowOf(features[k]!)
+      for (let k = 0; k < entry.rows.length; k++) list[end++] = entry.rows[k]!
+      for (let k = 0; k < context.length; k++) {
+        const row = this.net.index.rowOf(context[k]!)
         if (row >= 0) list[end++] = row
       }
       list[at] = end - at - 1
@@ -171,13 +174,13 @@ export class FastNetwork {
       if (i === 0) for (let y = 0; y < ROWS_OUT; y++) memory[at + y] = memory[pairs / 4 + y]!
       else kernel.addProducts(at * 4, this.#zeros, 0, pairs, row(alphaAt, i - 1) * 4, ROWS_OUT, ROWS_OUT, 1)
       for (let y = 0; y < ROWS_OUT; y++) memory[at + y]! *= memory[row(scoresAt, i) + y]!
-      even(at)
+      if (i % EVEN_EVERY === 0) even(at)
     }
     memory.fill(1, row(betaAt, n - 1), row(betaAt, n))
     for (let i = n - 2; i >= 0; i--) {
       for (let y = 0; y < ROWS_OUT; y++) memory[afterAt / 4 + y] = memory[row(scoresAt, i + 1) + y]! * memory[row(betaAt, i + 1) + y]!
       kernel.addProducts(row(betaAt, i) * 4, this.#zeros, 0, this.#pairs.backwards + items[i + 1]!.gap * PAIRS, afterAt, ROWS_OUT, ROWS_OUT, 1)
-      even(row(betaAt, i))
+      if (i % EVEN_EVERY === 0) even(row(betaAt, i))
     }
     const p = new Float64Array(n * LABELS)
     for (let i = 0; i < n; i++) {

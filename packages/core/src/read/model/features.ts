@@ -4,7 +4,7 @@ import type { TermHit } from '../../glossary/term-index.ts'
 import type { TextRange } from '../../text-range.ts'
 import { isFunctionWord, JOINERS, PREPOSITIONS } from '../words/function-words.ts'
 import type { WordFacts } from '../words/word-table.ts'
-import { mix, say, type WordEntries, type WordEntry } from './word-features.ts'
+import { mix, OWN_TEMPLATES, type WordEntries, type WordEntry } from './word-features.ts'
 
 /** What stands between two words, as far as it tells where a phrase may end. */
 export const GAP = { start: 0, none: 1, article: 2, preposition: 3, joiner: 4, comma: 5, stop: 6, mark: 7 } as const
@@ -21,9 +21,12 @@ export interface Item {
   gap: Gap
   /** The last preposition of the gap before it, as a hash; 0 for none. */
   preposition: number
-  /** What is known of the word and of the gaps beside it, each fact as one number. */
-  features: Uint32Array
+  /** What is known of its surroundings, each fact as one number. */
+  context: number[]
 }
+
+/** All that is known of a word here, each fact as one number. */
+export const featuresOf = ({ entry, context }: Item): number[] => [...entry.features, ...context]
 
 export interface Sources {
   words: WordEntries
@@ -82,7 +85,7 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
         if (gap === GAP.none) gap = GAP.joiner
       } else if (gap === GAP.none) gap = GAP.article
     } else {
-      items.push({ token, at, entry: sources.words.of(token), gap, preposition, features: EMPTY })
+      items.push({ token, at, entry: sources.words.of(token), gap, preposition, context: NONE })
       gap = GAP.none
       preposition = 0
     }
@@ -98,7 +101,6 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
   const n = items.length
   const segments = n ? segmentIndex[n - 1]! + 1 : 0
   const list = n > 0 && segments / n > 0.22 ? 1 : 0
-  const found = new Uint32Array(MOST_FEATURES)
   items.forEach((item, i) => {
     const { entry } = item
     const { facts } = entry
@@ -108,25 +110,24 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
     const inSegment = Math.min(i - segmentStart[i]!, 3)
     const place = sources.place > 0 ? 3 + sources.place : Math.min(segmentIndex[i]!, 3)
     const fromEnd = Math.min(segments - 1 - segmentIndex[i]!, 2)
-    found.set(entry.features)
-    let k = entry.features.length
-    k = say(found, k, tag)
-    k = say(found, k, facts.verb, verbality(item.token.lower, tag, facts))
-    k = say(found, k, item.gap)
-    k = say(found, k, next ? next.gap : GAPS)
-    k = say(found, k, item.preposition)
-    k = say(found, k, next?.preposition ?? 0)
-    k = say(found, k, quoted[item.at] ?? 0)
-    k = say(found, k, sources.hint)
-    k = say(found, k, place)
-    k = say(found, k, fromEnd, list)
-    k = say(found, k, next?.gap === GAP.none ? 0 : 1, inSegment)
-    if (term) for (let facet = 0; facet < FACETS.length; facet++) if (term.facets & (1 << facet)) found[k++] = mix(TERM_TEMPLATE, facet, term.place)
-    item.features = found.slice(0, k)
+    item.context = [
+      mix(OWN_TEMPLATES, tag),
+      mix(OWN_TEMPLATES + 1, facts.verb, verbality(item.token.lower, tag, facts)),
+      mix(OWN_TEMPLATES + 2, item.gap),
+      mix(OWN_TEMPLATES + 3, next ? next.gap : GAPS),
+      mix(OWN_TEMPLATES + 4, item.preposition),
+      mix(OWN_TEMPLATES + 5, next?.preposition ?? 0),
+      mix(OWN_TEMPLATES + 6, quoted[item.at] ?? 0),
+      mix(OWN_TEMPLATES + 7, sources.hint),
+      mix(OWN_TEMPLATES + 8, place),
+      mix(OWN_TEMPLATES + 9, fromEnd, list),
+      mix(OWN_TEMPLATES + 10, next?.gap === GAP.none ? 0 : 1, inSegment),
+    ]
+    if (term) for (let facet = 0; facet < FACETS.length; facet++) if (term.facets & (1 << facet)) item.context.push(mix(TERM_TEMPLATE, facet, term.place))
   })
   return items
 }
-const EMPTY = new Uint32Array(0)
+const NONE: number[] = []
 const TERM_TEMPLATE = 100
 /** No word has more features. */
 export const MOST_FEATURES = 64

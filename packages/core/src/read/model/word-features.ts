@@ -1,5 +1,6 @@
 import { hashText } from '../../random/seeded.ts'
 import type { Token } from '../scan.ts'
+import type { FeatureIndex } from './feature-index.ts'
 import type { WordFacts, WordTable } from '../words/word-table.ts'
 
 /** One number for a template and up to three values (after MurmurHash3's mixing, by Austin Appleby; public domain). */
@@ -13,18 +14,15 @@ export function mix(template: number, a: number, b = 0, c = 0): number {
   return (h ^ (h >>> 15)) >>> 0
 }
 
-/** Writes the feature of the template at a place, with its one value or two; the next place. */
-export function say(found: Uint32Array, template: number, a: number, b = 0): number {
-  found[template] = mix(template, a, b)
-  return template + 1
-}
-
 function shapeOf({ text, kind }: Token): number {
   if (kind === 'number') return /^\d{4}s?$/.test(text) ? 1 : /^[fƒ]\//.test(text) ? 2 : /mm$/i.test(text) ? 3 : /[:x×]/.test(text) ? 4 : /\//.test(text) ? 5 : /\p{L}/u.test(text) ? 6 : 7
   if (/^\p{Lu}+$/u.test(text) && text.length > 1) return 8
   if (/^\p{Lu}/u.test(text)) return 9
   return text.includes('-') ? 10 : 11
 }
+
+/** Templates of a word's own features; those of its surroundings are numbered from here on. */
+export const OWN_TEMPLATES = 14
 
 /** A word as a reading sees it, by itself. */
 export interface WordEntry {
@@ -35,8 +33,11 @@ export interface WordEntry {
   id: number
   /** What is known of it wherever it stands, each fact as one number: its letters, shape, senses and clusters. */
   features: Uint32Array
+  /** The rows of the network that those features have. */
+  rows: Uint32Array
 }
 
+const NO_ROWS = new Uint32Array(0)
 /** Words whose entries are remembered; a writer's are far fewer. */
 const REMEMBERED = 20_000
 
@@ -44,7 +45,11 @@ const REMEMBERED = 20_000
 export class WordEntries {
   readonly #known = new Map<string, WordEntry>()
 
-  constructor(readonly words: WordTable) {}
+  /** With the index of a network, entries know their rows of it. */
+  constructor(
+    readonly words: WordTable,
+    private readonly index?: FeatureIndex,
+  ) {}
 
   of(token: Token): WordEntry {
     const known = this.#known.get(token.text)
@@ -69,7 +74,9 @@ export class WordEntries {
       [facts.middle],
       [facts.fine],
     ]
-    const entry = { index, facts, id, features: Uint32Array.from(values, ([a, b], template) => mix(template, a, b)) }
+    const features = Uint32Array.from(values, ([a, b], template) => mix(template, a, b))
+    const rows = this.index ? features.map((feature) => this.index!.rowOf(feature) + 1).filter((row) => row > 0).map((row) => row - 1) : NO_ROWS
+    const entry = { index, facts, id, features, rows }
     if (this.#known.size >= REMEMBERED) this.#known.clear()
     this.#known.set(token.text, entry)
     return entry

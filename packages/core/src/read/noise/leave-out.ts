@@ -28,6 +28,9 @@ poorly drawn hands, poorly drawn face, badly drawn, blurry, cloned face, long ne
     .split(/,\s*/)
     .map((term) => term.trim()),
 )
+/** Brackets and numbers by which some emphasise. */
+const WEIGHTS = /[()[\]{}]|:\d+(?:\.\d+)?/g
+const LONGEST_FAULT = 40
 const SEGMENT = /[^,;.\n|]+/gu
 
 /** Words that only introduce what is left out. */
@@ -75,10 +78,10 @@ export function findLeaveOuts(text: string): FoundLeaveOut[] {
     for (const match of text.matchAll(PHRASE)) take(match.index, match.index + match[0].length, entriesOf(match[1] ?? ''))
   }
   for (const match of text.matchAll(SEGMENT)) {
-    const entries = entriesOf(match[0])
-    if (entries.length !== 1 || !FAULTS.has(entries[0]!.toLowerCase())) continue
-    const start = match.index + match[0].length - match[0].trimStart().length
-    take(start, start + match[0].trim().length, entries)
+    const [segment] = match
+    if (segment.length > LONGEST_FAULT || !FAULTS.has(segment.replace(WEIGHTS, '').trim().toLowerCase())) continue
+    const start = match.index + segment.length - segment.trimStart().length
+    take(start, start + segment.trim().length, entriesOf(segment))
   }
   return found.sort((a, b) => a.start - b.start)
 }
