@@ -40,7 +40,7 @@ const groups = computed((): { name: string; offers: Offer[] }[] => {
   const said = new Set([...kept, ...proven].map(({ words }) => words.toLowerCase()))
   return [
     { name: 'Kept', offers: kept },
-    { name: 'From proven prompts', offers: proven },
+    { name: 'From prompts that worked', offers: proven },
     { name: 'Glossary', offers: terms.value.filter((term) => !said.has(term)).map((words) => ({ words })) },
   ].filter(({ offers }) => offers.length > 0)
 })
