@@ -1,4 +1,4 @@
-import { askAgain, readLedger, readPrompt } from '@idolon/contract'
+import { askAgain, readLedger } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import { TestServer } from '../testing/test-server.ts'
@@ -12,17 +12,12 @@ afterEach(() => {
 })
 afterAll(() => server.stop())
 
-const ledgerOf = async (prompt: string) => {
-  const { projectId } = await server.call(readPrompt, { params: { prompt } })
-  return server.call(readLedger, { params: { project: projectId } })
-}
-
 describe('the ledger', () => {
   it('sets each proof’s cost aside before it is asked for and settles it after, newest entry first', async () => {
     const { id } = await server.prompt('a fox')
     await server.edit(id, 1, { settings: { count: 2 } })
     await server.ended(await server.run(id, 2))
-    const { totals, entries } = await ledgerOf(id)
+    const { totals, entries } = await server.ledgerOf(id)
     expect(totals).toEqual([{ unit: 'credit', amount: 8 }])
     const kinds = entries.map(({ kind, amount }) => [kind, amount])
     expect(kinds).toHaveLength(4)
@@ -36,20 +31,20 @@ describe('the ledger', () => {
     await server.edit(id, 1, { settings: { count: 1 } })
     server.engine.answer = (_call, response) => void response.writeHead(400).end()
     const run = await server.ended(await server.run(id, 2))
-    expect((await ledgerOf(id)).totals).toEqual([{ unit: 'credit', amount: 0 }])
+    expect((await server.ledgerOf(id)).totals).toEqual([{ unit: 'credit', amount: 0 }])
     server.engine.answer = undefined
     await server.call(askAgain, { params: { proof: run.proofs[0]!.id } })
     expect((await server.ended(run)).proofs.map(({ state }) => state)).toEqual(['stored'])
-    expect((await ledgerOf(id)).totals).toEqual([{ unit: 'credit', amount: 4 }])
+    expect((await server.ledgerOf(id)).totals).toEqual([{ unit: 'credit', amount: 4 }])
   })
 
   it('only ever grows: the database itself refuses to change or remove an entry', async () => {
     const { id } = await server.prompt('a fox')
     await server.ended(await server.run(id, 1))
-    const before = (await ledgerOf(id)).entries
+    const before = (await server.ledgerOf(id)).entries
     await expect(server.db('ledger').where({ prompt_id: id }).update({ amount: 0 })).rejects.toThrow(/append|ledger/i)
     await expect(server.db('ledger').where({ prompt_id: id }).delete()).rejects.toThrow(/append|ledger/i)
-    expect((await ledgerOf(id)).entries).toEqual(before)
+    expect((await server.ledgerOf(id)).entries).toEqual(before)
   })
 
   it('is a project’s own', async () => {

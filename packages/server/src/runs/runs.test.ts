@@ -1,4 +1,4 @@
-import { askAgain, changeProof, createPrompt, listVersions, readLedger, readPrompt, readProof, readRun, startRun, stopRun } from '@idolon/contract'
+import { askAgain, changeProof, createPrompt, listVersions, readPrompt, readProof, readRun, startRun, stopRun } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import type { ServerResponse } from 'node:http'
 import { setTimeout as sleep } from 'node:timers/promises'
@@ -16,10 +16,7 @@ afterEach(() => {
 })
 afterAll(() => server.stop())
 
-const spent = async (prompt: string) => {
-  const { projectId } = await server.call(readPrompt, { params: { prompt } })
-  return (await server.call(readLedger, { params: { project: projectId } })).totals[0]?.amount ?? 0
-}
+const spent = async (prompt: string) => (await server.ledgerOf(prompt)).totals[0]?.amount ?? 0
 const count = (n: number) => ({ settings: { count: n } })
 
 describe('a run', () => {

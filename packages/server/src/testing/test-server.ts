@@ -1,4 +1,4 @@
-import { type AnswerOf, type BodyOf, createProject, createPrompt, type ParamsOf, type Project, type Prompt, type QueryOf, readRun, type Route, type Run, saveEdits, startRun } from '@idolon/contract'
+import { type AnswerOf, type BodyOf, createProject, createPrompt, type ParamsOf, type Project, type Prompt, type QueryOf, readLedger, readPrompt, readRun, type Route, type Run, saveEdits, startRun } from '@idolon/contract'
 import type { Edit } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
@@ -78,6 +78,12 @@ export class TestServer {
   edit = (prompt: string, base: number, ...edits: Edit[]) => this.call(saveEdits, { params: { prompt }, body: { client: randomUUID(), first: 1, base, edits } })
 
   run = (prompt: string, revision: number): Promise<Run> => this.call(startRun, { params: { prompt }, body: { id: randomUUID(), revision } })
+
+  /** The ledger of a prompt's project. */
+  async ledgerOf(prompt: string): Promise<AnswerOf<typeof readLedger>> {
+    const { projectId } = await this.call(readPrompt, { params: { prompt } })
+    return this.call(readLedger, { params: { project: projectId } })
+  }
 
   /** The run when nothing of it is under way any more. */
   async ended(run: Run, withinMs = 20_000): Promise<Run> {
