@@ -79,7 +79,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
   const gates = net.gates.map((w) => new Adam(w))
   const output = new Adam(net.output)
   const pairs = new Adam(net.pairs)
-  const ids = sequences.map(({ items }) => items.map((item) => featuresOf(item).map((f) => index.rowOf(f)).filter((at) => at >= 0)))
+  const ids = sequences.map(({ items }) => items.map((item) => index.rowsOf(featuresOf(item))))
   const order = sequences.map((_, i) => i).filter((s) => sequences[s]!.items.length > 0)
   const BATCH = 4
   let steps = 0

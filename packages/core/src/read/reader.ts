@@ -96,7 +96,7 @@ export class Reader {
     const x = firstLayer(
       network,
       n,
-      (i) => featuresOf(items[i]!).map((feature) => network.index.rowOf(feature)).filter((row) => row >= 0),
+      (i) => network.index.rowsOf(featuresOf(items[i]!)),
       (i) => words.vector(items[i]!.token.lower),
     )
     const unary = lastLayer(network, n, x, recur(network, network.gates[0], x, n, false), recur(network, network.gates[1], x, n, true))

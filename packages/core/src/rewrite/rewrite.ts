@@ -3,7 +3,6 @@ import type { Edit } from '../draft/edit.ts'
 import { fixedFacetsOf } from '../phrase/marks.ts'
 import type { Reader } from '../read/reader.ts'
 import type { Reading } from '../read/reading.ts'
-import type { TextRange } from '../text-range.ts'
 import { Composer, type Taken } from './composer.ts'
 import { writeList } from './list.ts'
 import { partsOf } from './parts.ts'
@@ -50,9 +49,12 @@ export function rewriteDraft(draft: Draft, reading: Reading, style: Style, reade
     if (composer.text) composer.say('\n')
     composer.take(range)
   }
+  const readAgain = () => reader.read(composer.text, fixedFacetsOf(composer.marks))
+  let now = readAgain()
   for (const taken of composer.taken) {
-    const now = reader.read(composer.text, fixedFacetsOf(composer.marks))
-    if (!holds(now, composer.text, taken)) composer.hold(taken)
+    if (holds(now, composer.text, taken)) continue
+    composer.hold(taken)
+    now = readAgain()
   }
-  return { edit: composer.edit(), unplaced: parts.rest.map(({ start, end }: TextRange) => draft.text.slice(start, end)) }
+  return { edit: composer.edit(), unplaced: parts.rest.map(({ start, end }) => draft.text.slice(start, end)) }
 }

@@ -74,16 +74,12 @@ class SentenceWriter {
     return fixed || !HOLDS_CLAUSES.has(facet) ? undefined : clauseVerb(text, this.words)
   }
 
-  /** What a phrase is about: all of it, or the noun part of a small clause. */
-  thing(one: Said): string {
-    const { text } = one.phrase
-    return text.slice(0, this.clause(one)?.at).trimEnd()
-  }
-
   /** The word that ties a phrase to what stands before: its own, or its facet's. */
   leadOf(one: Said): string {
     const { phrase, lead } = one
-    return lead.length ? lead.join(' ') : OWN_LEAD.test(phrase.text) ? '' : leadFor(phrase.facet, this.thing(one), this.words)
+    if (lead.length) return lead.join(' ')
+    // A small clause goes by its noun.
+    return OWN_LEAD.test(phrase.text) ? '' : leadFor(phrase.facet, phrase.text.slice(0, this.clause(one)?.at).trimEnd(), this.words)
   }
 
   /** A noun phrase with its article: its own, or the one it wants. */
@@ -91,7 +87,7 @@ class SentenceWriter {
     const { text, facet } = one.phrase
     const clause = this.clause(one)
     if (clause) changes = [...changes, { from: one.phrase.start + clause.at, to: one.phrase.start + clause.at + clause.word.length, insert: ingOf(clause.plain) }]
-    const thing = this.thing(one)
+    const thing = text.slice(0, clause?.at).trimEnd()
     const counted = (ALWAYS_COUNTED.has(facet) && !isLevel(text)) || (facet === 'moment' && leadFor(facet, text, this.words) === 'on') || /^an?$/.test(one.article)
     // Light is no thing that is counted, but a lamp or a glow is.
     const light = facet === 'light' && !counted && !LIGHT_THING.test(thing)
@@ -100,17 +96,10 @@ class SentenceWriter {
     this.take(one, changes)
   }
 
-  /** A phrase with the word that ties it to what stands before. */
-  tied(one: Said): void {
-    const said = this.leadOf(one)
-    if (said) this.lead(`${said} `)
-    if (said) this.noun(one)
-    else this.take(one)
-  }
-
-  each(list: readonly Said[], write: (one: Said) => void, last = 'and', before = ''): void {
+  /** Phrases with commas and “and” between them. */
+  each(list: readonly Said[], write: (one: Said) => void): void {
     list.forEach((one, i) => {
-      this.say(i === 0 ? before : i < list.length - 1 ? ', ' : list.length > 2 ? `, ${last} ` : ` ${last} `)
+      if (i > 0) this.say(i < list.length - 1 ? ', ' : list.length > 2 ? ', and ' : ' and ')
       write(one)
     })
   }
@@ -123,11 +112,10 @@ class SentenceWriter {
       let end = i + 1
       while (lead && end < list.length && this.leadOf(list[end]!) === lead && list[end]!.phrase.facet === list[i]!.phrase.facet) end++
       if (!this.#opens) this.say(/\s$/.test(this.to.text) ? '' : i === 0 ? ' ' : between)
-      if (end - i === 1) this.tied(list[i]!)
-      else {
+      if (lead) {
         this.lead(`${lead} `)
         this.each(list.slice(i, end), (one) => this.noun(one))
-      }
+      } else this.take(list[i]!)
       i = end
     }
   }
@@ -195,7 +183,10 @@ export function writeSentences(parts: Parts, words: WordTable, to: Composer): vo
     else if (doing.length) writer.each(doing.splice(0), (one) => writer.take(one))
     else writer.noun(places.shift()!)
     withThem()
-    if (doing.length) writer.each(doing, (one) => writer.take(one), 'and', ' ')
+    if (doing.length) {
+      writer.say(' ')
+      writer.each(doing, (one) => writer.take(one))
+    }
     wherever()
     writer.stop()
   }

@@ -29,4 +29,9 @@ export class FeatureIndex {
       if (row === 0 || places[2 * at] === feature) return row - 1
     }
   }
+
+  /** The rows of those features that were learned. */
+  rowsOf(features: Iterable<number>): number[] {
+    return Array.from(features, (feature) => this.rowOf(feature)).filter((row) => row >= 0)
+  }
 }

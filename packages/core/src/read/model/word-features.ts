@@ -3,14 +3,14 @@ import type { Token } from '../scan.ts'
 import type { FeatureIndex } from './feature-index.ts'
 import type { WordFacts, WordTable } from '../words/word-table.ts'
 
-/** One number for a template and up to three values (after MurmurHash3's mixing, by Austin Appleby; public domain). */
-export function mix(template: number, a: number, b = 0, c = 0): number {
+/** One number for a template and up to two values (after MurmurHash3's mixing, by Austin Appleby; public domain). */
+export function mix(template: number, a: number, b = 0): number {
   let h = Math.imul(template + 1, 0x9e3779b1)
   h = Math.imul(h ^ a, 0x85ebca6b)
   h ^= h >>> 13
   h = Math.imul(h ^ b, 0xc2b2ae35)
   h ^= h >>> 16
-  h = Math.imul(h ^ c, 0x27d4eb2f)
+  h = Math.imul(h, 0x27d4eb2f)
   return (h ^ (h >>> 15)) >>> 0
 }
 
@@ -37,7 +37,6 @@ export interface WordEntry {
   rows: Uint32Array
 }
 
-const NO_ROWS = new Uint32Array(0)
 /** Words whose entries are remembered; a writer's are far fewer. */
 const REMEMBERED = 20_000
 
@@ -48,7 +47,7 @@ export class WordEntries {
   /** With the index of a network, entries know their rows of it. */
   constructor(
     readonly words: WordTable,
-    private readonly index?: FeatureIndex,
+    private readonly network?: FeatureIndex,
   ) {}
 
   of(token: Token): WordEntry {
@@ -75,7 +74,7 @@ export class WordEntries {
       [facts.fine],
     ]
     const features = Uint32Array.from(values, ([a, b], template) => mix(template, a, b))
-    const rows = this.index ? features.map((feature) => this.index!.rowOf(feature) + 1).filter((row) => row > 0).map((row) => row - 1) : NO_ROWS
+    const rows = Uint32Array.from(this.network?.rowsOf(features) ?? [])
     const entry = { index, facts, id, features, rows }
     if (this.#known.size >= REMEMBERED) this.#known.clear()
     this.#known.set(token.text, entry)
