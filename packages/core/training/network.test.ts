@@ -11,7 +11,7 @@ const facts = { noun1: 255, noun2: 255, verb: 255, kind1: 255, kind2: 255, kind3
 
 /** Words are numbers; a word's label depends on the word two before it, which no window of neighbours alone would show. */
 function echo(words: number[]): Sequence {
-  const items = words.map((word): Item => ({ token: { start: 0, end: 1, text: '', lower: '', kind: 'word' }, at: 0, entry: { index: -1, facts, id: 0, features: new Uint32Array(0), rows: new Uint32Array(0) }, gap: GAP.none, preposition: 0, context: [word] }))
+  const items = words.map((word): Item => ({ token: { start: 0, end: 1, text: '', lower: '', kind: 'word' }, at: 0, entry: { index: -1, facts, id: 0, features: new Uint32Array(0), rows: new Uint32Array(0), slot: 0 }, gap: GAP.none, preposition: 0, context: [word] }))
   return { items, labels: Uint8Array.from(words, (_, i) => (i < 2 ? 0 : 1 + words[i - 2]!)), vectors: words.map(() => undefined) }
 }
 
@@ -37,7 +37,7 @@ it('learns what a word far before decides, and keeps it through packing', () => 
     const n = items.length
     const x = firstLayer(network, n, (i) => [network.index.rowOf(items[i]!.context[0]!)], (i) => vector[i])
     const plain = lastLayer(network, n, x, recur(network, network.gates[0], x, n, false), recur(network, network.gates[1], x, n, true))
-    const gapped = items.map((item, i): Item => ({ ...item, gap: i === 0 ? GAP.start : i % 2 ? GAP.comma : GAP.none, entry: { ...item.entry, index: i % 3 } }))
+    const gapped = items.map((item, i): Item => ({ ...item, gap: i === 0 ? GAP.start : i % 2 ? GAP.comma : GAP.none, entry: { ...item.entry, index: i % 3, slot: i } }))
     for (const held of [new Int8Array(n).fill(-1), Int8Array.from(items, (_, i) => (i === 2 ? 5 : -1))]) {
       const unary = plain.slice()
       if (held[2]! > 0) for (let y = 0; y < LABELS; y++) if (y !== 5) unary[2 * LABELS + y] = -1e4

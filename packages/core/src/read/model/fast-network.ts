@@ -1,8 +1,9 @@
 import { LABELS } from './chain.ts'
 import type { WordTable } from '../words/word-table.ts'
-import { type Item, MOST_FEATURES } from './features.ts'
+import { GAPS, type Item, MOST_FEATURES } from './features.ts'
 import { KERNEL } from './kernel.ts'
 import { gateWidth, type Network, outputWidth, ROWS_OUT } from './network.ts'
+import { REMEMBERED, type WordEntry } from './word-features.ts'
 
 /** The part of the language's WebAssembly interface that is used here; core is typed without any platform's library. */
 interface Wasm {
@@ -12,16 +13,19 @@ interface Wasm {
 interface Kernel {
   memory: { readonly buffer: ArrayBuffer; grow(pages: number): number }
   addProducts(out: number, from: number, fromStep: number, matrix: number, x: number, rows: number, columns: number, n: number): void
-  addRows(out: number, from: number, matrix: number, list: number, width: number, n: number): void
-  rectify(at: number, count: number): void
+  addRows(out: number, matrix: number, list: number, width: number, n: number): void
+  listPositive(list: number, x: number, width: number, n: number): void
+  addListed(out: number, from: number, fromStep: number, matrix: number, list: number, rows: number, width: number, n: number): void
   recur(sums: number, toGates: number, toCandidate: number, recurrent: number, h: number, n: number, hidden: number, backwards: number): void
+  chain(p: number, scores: number, list: number, back: number, room: number, n: number): void
 }
 
 const PAGE = 65_536
-/** Words after which the chain's numbers are brought back to a sum of one; each word changes them by a few orders of magnitude at most. */
-const EVEN_EVERY = 4
-/** Bytes of one gap's pairs. */
-const PAIRS = ROWS_OUT ** 2 * 4
+/** Bytes of one row of the chain, and of one gap's pairs. */
+const ROW = ROWS_OUT * 4
+const PAIRS = ROWS_OUT * ROW
+/** What is added to the score of a label that may not be. */
+const NEVER = -1e9
 
 /** Where one direction's weights lie in memory. */
 interface Direction {
@@ -45,29 +49,34 @@ export class FastNetwork {
   readonly #directions: [Direction, Direction]
   readonly #output: { forwards: number; backwards: number; input: number; bias: number }
 
-  /** What each pair of neighbouring labels weighs, by the gap between them: columns by the label before, and by the label after. */
-  readonly #pairs: { forwards: number; backwards: number }
-  readonly #zeros: number
+  /** What each pair of neighbouring labels weighs, by the gap between them: columns by the label before, then all again by the label after. */
+  readonly #pairs: number
+  /** Rows to add to a word's scores: all labels may be, then each label alone. */
+  readonly #allowed: number
+  /** What the first layer knows of a word by itself, a row for each slot, and whose it is. */
+  readonly #own: number
+  readonly #owners = new Array<WordEntry | undefined>(REMEMBERED)
 
   private constructor(
     private readonly net: Network,
     kernel: Kernel,
   ) {
     this.#kernel = kernel
-    this.#zeros = this.#keep(new Float32Array(ROWS_OUT))
-    const pairs = (turned: boolean) => {
-      const kept = new Float32Array((net.pairs.length / LABELS ** 2) * ROWS_OUT ** 2)
-      net.pairs.forEach((score, at) => {
-        const [gap, x, y] = [Math.floor(at / LABELS ** 2), Math.floor(at / LABELS) % LABELS, at % LABELS]
-        kept[gap * ROWS_OUT ** 2 + (turned ? y * ROWS_OUT + x : x * ROWS_OUT + y)] = Math.exp(score)
-      })
-      return this.#keep(kept)
-    }
-    this.#pairs = { forwards: pairs(false), backwards: pairs(true) }
+    const pairs = new Float32Array((2 * GAPS * PAIRS) / 4)
+    net.pairs.forEach((score, at) => {
+      const [gap, x, y] = [Math.floor(at / LABELS ** 2), Math.floor(at / LABELS) % LABELS, at % LABELS]
+      pairs[gap * ROWS_OUT ** 2 + x * ROWS_OUT + y] = pairs[(GAPS + gap) * ROWS_OUT ** 2 + y * ROWS_OUT + x] = Math.exp(score)
+    })
+    this.#pairs = this.#keep(pairs)
+    this.#allowed = this.#keep(Float32Array.from({ length: (LABELS + 1) * ROWS_OUT }, (_, at) => {
+      const [only, y] = [Math.floor(at / ROWS_OUT) - 1, at % ROWS_OUT]
+      return y < LABELS && (only < 0 || only === y) ? 0 : NEVER
+    }))
     const { input, hidden, vector } = net
     const width = gateWidth(net)
     this.#bias = this.#keep(net.bias)
     this.#rows = this.#keep(net.rows)
+    this.#own = this.#place(REMEMBERED * input)
     // The kernel reads a matrix column by column.
     this.#project = this.#turned(net.project, 0, input, vector, 0, vector)
     const direction = (weights: Float64Array): Direction => ({
@@ -104,40 +113,43 @@ export class FastNetwork {
   probabilities(items: readonly Item[], held: Int8Array, words: WordTable): Float64Array {
     const n = items.length
     if (n === 0) return new Float64Array(0)
-    const { input, hidden, vector } = this.net
+    const { input, hidden } = this.net
     const kernel = this.#kernel
     const all = 3 * hidden
     const start = this.#free
     const xAt = this.#place(n * input)
-    const listAt = this.#place(n * (MOST_FEATURES + 1))
-    const vectorAt = this.#place(n * vector)
+    const listAt = this.#place(n * (MOST_FEATURES + 2))
+    const aboveAt = this.#place(n * 2 * (input + 1))
     const sumsAt = this.#place(n * all)
     const recurrentAt = this.#place(hidden)
     const hAt = [this.#place((n + 2) * hidden), this.#place((n + 2) * hidden)] as const
     const scoresAt = this.#place(n * ROWS_OUT)
-    const [alphaAt, betaAt, afterAt] = [this.#place(n * ROWS_OUT), this.#place(n * ROWS_OUT), this.#place(ROWS_OUT)]
+    const chainAt = this.#place(n * 2)
+    const roomAt = this.#place(4 * ROWS_OUT)
+    const pAt = this.#place((n + 1) * ROWS_OUT) + ROW
     this.#free = start
     // Views are made once the memory has grown to what is needed.
     const memory = new Float32Array(kernel.memory.buffer)
     const list = new Uint32Array(kernel.memory.buffer)
-    memory.fill(0, vectorAt / 4, vectorAt / 4 + n * vector)
+    for (const { entry } of items) if (this.#owners[entry.slot] !== entry) this.#keepOwn(entry, words, memory, list, listAt)
     for (let i = 0, at = listAt / 4; i < n; i++) {
-      const { entry, context } = items[i]!
-      let end = at + 1
-      for (let k = 0; k < entry.rows.length; k++) list[end++] = entry.rows[k]!
+      const { entry, context, gap } = items[i]!
+      let end = at + 2
       for (let k = 0; k < context.length; k++) {
         const row = this.net.index.rowOf(context[k]!)
         if (row >= 0) list[end++] = row
       }
-      list[at] = end - at - 1
+      list[at] = this.#own + entry.slot * input * 4
+      list[at + 1] = end - at - 2
       at = end
-      words.vectorInto(entry.index, memory, vectorAt / 4 + i * vector)
+      list[chainAt / 4 + 2 * i] = this.#pairs + gap * PAIRS
+      list[chainAt / 4 + 2 * i + 1] = this.#allowed + (held[i]! + 1) * ROW
     }
-    kernel.addRows(xAt, this.#bias, this.#rows, listAt, input, n)
-    kernel.addProducts(xAt, xAt, input * 4, this.#project, vectorAt, input, vector, n)
-    kernel.rectify(xAt, n * input)
+    kernel.addRows(xAt, this.#rows, listAt, input, n)
+    // Numbers below 0 count as 0, and most are.
+    kernel.listPositive(aboveAt, xAt, input, n)
     this.#directions.forEach(({ fromInput, toGates, toCandidate, bias }, backwards) => {
-      kernel.addProducts(sumsAt, bias, 0, fromInput, xAt, all, input, n)
+      kernel.addListed(sumsAt, bias, 0, fromInput, aboveAt, all, input, n)
       // A row of zeros on either side, where a direction begins.
       const h = hAt[backwards]!
       memory.fill(0, h / 4, h / 4 + hidden)
@@ -146,49 +158,33 @@ export class FastNetwork {
     })
     const { bias, forwards, backwards, input: fromInput } = this.#output
     kernel.addProducts(scoresAt, bias, 0, forwards, hAt[0] + hidden * 4, ROWS_OUT, hidden, n)
-    kernel.addProducts(scoresAt, scoresAt, ROWS_OUT * 4, backwards, hAt[1] + hidden * 4, ROWS_OUT, hidden, n)
-    kernel.addProducts(scoresAt, scoresAt, ROWS_OUT * 4, fromInput, xAt, ROWS_OUT, input, n)
-    return this.#marginals(memory, items, held, scoresAt, alphaAt, betaAt, afterAt)
+    kernel.addProducts(scoresAt, scoresAt, ROW, backwards, hAt[1] + hidden * 4, ROWS_OUT, hidden, n)
+    kernel.addListed(scoresAt, scoresAt, ROW, fromInput, aboveAt, ROWS_OUT, input, n)
+    memory.fill(0, roomAt / 4, roomAt / 4 + ROWS_OUT)
+    memory.fill(1, roomAt / 4 + ROWS_OUT, roomAt / 4 + 2 * ROWS_OUT)
+    // A chain begins as if after a word without a facet.
+    const before = (pAt - ROW) / 4
+    memory.fill(0, before, before + ROWS_OUT)
+    memory[before] = 1
+    kernel.chain(pAt, scoresAt, chainAt, GAPS * PAIRS, roomAt, n)
+    const p = new Float64Array(n * LABELS)
+    for (let i = 0, from = pAt / 4; i < n; i++, from += ROWS_OUT) for (let y = 0; y < LABELS; y++) p[i * LABELS + y] = memory[from + y]!
+    return p
   }
 
-  /** Forwards and backwards over the chain, as in chain.ts, in rows of ROWS_OUT. The scores' place is used up. */
-  #marginals(memory: Float32Array, items: readonly Item[], held: Int8Array, scoresAt: number, alphaAt: number, betaAt: number, afterAt: number): Float64Array {
-    const n = items.length
-    const kernel = this.#kernel
-    const row = (at: number, i: number) => at / 4 + i * ROWS_OUT
-    /** Divides a row by its sum, so that no number grows out of bounds. */
-    const even = (from: number) => {
-      let sum = 0
-      for (let y = 0; y < LABELS; y++) sum += memory[from + y]!
-      for (let y = 0; y < LABELS; y++) memory[from + y]! /= sum
+  /** Works out what the first layer knows of a word by itself, with room for numbers from `at` on. */
+  #keepOwn(entry: WordEntry, words: WordTable, memory: Float32Array, list: Uint32Array, at: number): void {
+    const { input, vector } = this.net
+    const own = this.#own + entry.slot * input * 4
+    list[at / 4] = this.#bias
+    list[at / 4 + 1] = entry.rows.length
+    list.set(entry.rows, at / 4 + 2)
+    this.#kernel.addRows(own, this.#rows, at, input, 1)
+    if (entry.index >= 0) {
+      words.vectorInto(entry.index, memory, at / 4)
+      this.#kernel.addProducts(own, own, 0, this.#project, at, input, vector, 1)
     }
-    for (let i = 0; i < n; i++) {
-      const at = row(scoresAt, i)
-      let top = -Infinity
-      for (let y = 0; y < LABELS; y++) if (memory[at + y]! > top) top = memory[at + y]!
-      for (let y = 0; y < ROWS_OUT; y++) memory[at + y] = y < LABELS && (held[i]! < 0 || held[i] === y) ? Math.exp(memory[at + y]! - top) : 0
-    }
-    for (let i = 0; i < n; i++) {
-      const at = row(alphaAt, i)
-      const pairs = this.#pairs.forwards + items[i]!.gap * PAIRS
-      if (i === 0) for (let y = 0; y < ROWS_OUT; y++) memory[at + y] = memory[pairs / 4 + y]!
-      else kernel.addProducts(at * 4, this.#zeros, 0, pairs, row(alphaAt, i - 1) * 4, ROWS_OUT, ROWS_OUT, 1)
-      for (let y = 0; y < ROWS_OUT; y++) memory[at + y]! *= memory[row(scoresAt, i) + y]!
-      if (i % EVEN_EVERY === 0) even(at)
-    }
-    memory.fill(1, row(betaAt, n - 1), row(betaAt, n))
-    for (let i = n - 2; i >= 0; i--) {
-      for (let y = 0; y < ROWS_OUT; y++) memory[afterAt / 4 + y] = memory[row(scoresAt, i + 1) + y]! * memory[row(betaAt, i + 1) + y]!
-      kernel.addProducts(row(betaAt, i) * 4, this.#zeros, 0, this.#pairs.backwards + items[i + 1]!.gap * PAIRS, afterAt, ROWS_OUT, ROWS_OUT, 1)
-      if (i % EVEN_EVERY === 0) even(row(betaAt, i))
-    }
-    const p = new Float64Array(n * LABELS)
-    for (let i = 0; i < n; i++) {
-      let sum = 0
-      for (let y = 0; y < LABELS; y++) sum += p[i * LABELS + y] = memory[row(alphaAt, i) + y]! * memory[row(betaAt, i) + y]!
-      for (let y = 0; y < LABELS; y++) p[i * LABELS + y]! /= sum
-    }
-    return p
+    this.#owners[entry.slot] = entry
   }
 
   /** Room for so many 32-bit numbers; its address. */

@@ -35,10 +35,12 @@ export interface WordEntry {
   features: Uint32Array
   /** The rows of the network that those features have. */
   rows: Uint32Array
+  /** Its place among the words remembered, below REMEMBERED; another word may have it later. */
+  slot: number
 }
 
 /** Words whose entries are remembered; a writer's are far fewer. */
-const REMEMBERED = 20_000
+export const REMEMBERED = 8_192
 
 /** What is known of words, worked out once for each. */
 export class WordEntries {
@@ -75,8 +77,8 @@ export class WordEntries {
     ]
     const features = Uint32Array.from(values, ([a, b], template) => mix(template, a, b))
     const rows = Uint32Array.from(this.network?.rowsOf(features) ?? [])
-    const entry = { index, facts, id, features, rows }
     if (this.#known.size >= REMEMBERED) this.#known.clear()
+    const entry = { index, facts, id, features, rows, slot: this.#known.size }
     this.#known.set(token.text, entry)
     return entry
   }

@@ -28,6 +28,8 @@ poorly drawn hands, poorly drawn face, badly drawn, blurry, cloned face, long ne
     .split(/,\s*/)
     .map((term) => term.trim()),
 )
+/** Words that faults begin with: a text with none of them names none. */
+const FAULT_SIGNS = new RegExp(String.raw`(?<![a-z])(?:${[...new Set([...FAULTS].map((fault) => /^[a-z]+/.exec(fault)?.[0] ?? fault))].join('|')})`, 'i')
 /** Brackets and numbers by which some emphasise. */
 const WEIGHTS = /[()[\]{}]|:\d+(?:\.\d+)?/g
 const LONGEST_FAULT = 40
@@ -59,7 +61,7 @@ const SETTINGS_FOLLOW = /(?:[.;,|#]{0,3}\s+)(?:--\p{L}|(?:steps|seed|size|cfg|gu
 export const listLength = (list: string): number => SETTINGS_FOLLOW.exec(list)?.index ?? list.length
 
 /** Without any of these nothing is left out, but for faults. */
-const SIGNS = /(?<![a-z])(?:no|not|neg|without|zero|leave|excl|avoid|unwanted|do)|n['’]t/i
+const SIGNS = /(?<![a-z])(?:not?|without|zero|unwanted|leave[ -]out|(?:exclu|avoid|neg)\w*)(?![a-z])|n['’]t/i
 
 /** What a stretch of text says is not to be shown, in order, never overlapping; entries are bare words. */
 export function findLeaveOuts(text: string): FoundLeaveOut[] {
@@ -77,7 +79,7 @@ export function findLeaveOuts(text: string): FoundLeaveOut[] {
     for (const pattern of [DASHED, HEADING, BLOCK, CLAUSE]) for (const match of text.matchAll(pattern)) bounded(match)
     for (const match of text.matchAll(PHRASE)) take(match.index, match.index + match[0].length, entriesOf(match[1] ?? ''))
   }
-  for (const match of text.matchAll(SEGMENT)) {
+  if (FAULT_SIGNS.test(text)) for (const match of text.matchAll(SEGMENT)) {
     const [segment] = match
     if (segment.length > LONGEST_FAULT || !FAULTS.has(segment.replace(WEIGHTS, '').trim().toLowerCase())) continue
     const start = match.index + segment.length - segment.trimStart().length

@@ -24,26 +24,25 @@ const ANYWHERE_PATTERN = new RegExp(
     .join('|')})(?![\p{L}\p{N}-])`,
   'giu',
 )
-/** Words that praise begins with: a text with none of them has none. */
+/** Words that praise begins with: a segment with none of them has none. */
 const FIRST_WORDS = new Set(words.map((term) => /^[\p{L}\p{N}]+/u.exec(term)?.[0] ?? ''))
 const mayHold = (text: string) => (text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).some((word) => FIRST_WORDS.has(word))
 const SEGMENT = /[^,.;:!?\n|()[\]{}]+/gu
 
 /** Praise in a stretch of text: whole phrases between punctuation that are nothing else, and words that are praise wherever they stand. */
 export function findPraise(text: string): TextRange[] {
-  if (!mayHold(text)) return []
   const found: TextRange[] = []
   const take = (start: number, end: number) => {
     if (found.every((other) => other.end <= start || other.start >= end)) found.push({ start, end })
   }
   for (const match of text.matchAll(SEGMENT)) {
     const [segment] = match
+    if (!mayHold(segment)) continue
     const said = segment.trim().toLowerCase().replace(/\s+/g, ' ')
-    if (!said) continue
     if (ALONE.has(said) || isAllPraise(said)) {
       const start = match.index + segment.length - segment.trimStart().length
       take(start, start + segment.trim().length)
-    } else if (mayHold(said)) for (const inside of segment.matchAll(ANYWHERE_PATTERN)) take(match.index + inside.index, match.index + inside.index + inside[0].length)
+    } else for (const inside of segment.matchAll(ANYWHERE_PATTERN)) take(match.index + inside.index, match.index + inside.index + inside[0].length)
   }
   return found.sort((a, b) => a.start - b.start)
 }

@@ -22,6 +22,9 @@ const LINE_LABEL = /(?<=^|\n)[ \t]*(?:\d+[.)][ \t]*|[-*•#]+[ \t]*)?\*{0,2}([\p
 /** A label within a line, after the end of something. */
 const INLINE_LABEL = /(?<=[.;,|!?)\]][ \t]{1,3}|^[ \t]{0,3}|[|])([\p{L}][\p{L} _-]{0,22}?)[ \t]*:[ \t]*(?=\S)/gu
 
+/** Without any of these there is no label, and no label within a line without a colon. */
+const SIGNS = /[:=→>]|[ \t][-–—][ \t]/
+
 interface Label extends TextRange {
   name: string
   /** “parameter” for a setting's name; “setting” is the facet. */
@@ -30,6 +33,7 @@ interface Label extends TextRange {
 }
 
 function findLabels(text: string): Label[] {
+  if (!SIGNS.test(text)) return []
   const found: Label[] = []
   const unknown: Label[] = []
   for (const match of text.matchAll(LINE_LABEL)) {
@@ -44,7 +48,7 @@ function findLabels(text: string): Label[] {
   }
   const lines = found.filter(({ meaning }) => meaning !== 'parameter').length
   if (lines >= 2) found.push(...unknown)
-  for (const match of text.matchAll(INLINE_LABEL)) {
+  if (text.includes(':')) for (const match of text.matchAll(INLINE_LABEL)) {
     const name = match[1] ?? ''
     const meaning = meaningOf(name)
     const range = { start: match.index, end: match.index + match[0].length, name, ownLine: false }
