@@ -17,7 +17,7 @@ function echo(words: number[]): Sequence {
 
 it('learns what a word far before decides, and keeps it through packing', () => {
   const all = Array.from({ length: 81 }, (_, n) => echo([n % 3, Math.floor(n / 3) % 3, Math.floor(n / 9) % 3, Math.floor(n / 27) % 3]))
-  const net = trainNetwork(all, { vector: 24, input: 16, hidden: 16, epochs: 60, rate: 0.02, seed: 1, atLeast: 1, dropFeature: 0, drop: 0, decay: 0 })
+  const net = trainNetwork(all, { vector: 24, input: 16, hidden: 16, epochs: 60, rate: 0.02, seed: 1, atLeast: 1, dropFeature: 0, drop: 0, decay: 0, average: 0.99 })
   const right = (network: typeof net) =>
     all.filter(({ items, labels }) => {
       const n = items.length

@@ -21,6 +21,8 @@ export interface Options extends Shape {
   dropFeature: number
   drop: number
   decay: number
+  /** How much of the running mean of the weights, which is what is kept in the end, stays at each step (Polyak & Juditsky 1992). */
+  average: number
 }
 
 const SQUARE = LABELS * LABELS
@@ -31,7 +33,9 @@ class Adam {
   readonly #m: Float64Array
   readonly #v: Float64Array
   #t = 0
+  #mean: Float64Array
   constructor(readonly w: Float64Array) {
+    this.#mean = w.slice()
     this.g = new Float64Array(w.length)
     this.#m = new Float64Array(w.length)
     this.#v = new Float64Array(w.length)
@@ -50,12 +54,22 @@ class Adam {
       }
     }
   }
+  /** Draws the running mean towards the weights. */
+  follow(share: number): void {
+    for (let k = 0; k < this.w.length; k++) this.#mean[k]! += share * (this.w[k]! - this.#mean[k]!)
+  }
+  /** Makes the running mean the weights. */
+  settle(): void {
+    this.w.set(this.#mean)
+  }
 }
+/** Steps between two looks at the running mean of the weights. */
+const FOLLOW_EVERY = 8
 
 const randomly = (length: number, scale: number, random: Random) => Float64Array.from({ length }, () => (random() * 2 - 1) * scale)
 
-export function trainNetwork(sequences: readonly Sequence[], options: Options, onEpoch?: (epoch: number, net: Network, loss: number) => void): Network {
-  const { input, hidden, vector, epochs, seed, atLeast, dropFeature, drop, decay } = options
+export function trainNetwork(sequences: readonly Sequence[], options: Options): Network {
+  const { input, hidden, vector, epochs, seed, atLeast, dropFeature, drop, decay, average } = options
   const counts = new Map<number, number>()
   for (const { items } of sequences) for (const item of items) for (const feature of featuresOf(item)) counts.set(feature, (counts.get(feature) ?? 0) + 1)
   const index = new FeatureIndex(Uint32Array.from([...counts].filter(([, count]) => count >= atLeast), ([feature]) => feature))
@@ -79,6 +93,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
   const gates = net.gates.map((w) => new Adam(w))
   const output = new Adam(net.output)
   const pairs = new Adam(net.pairs)
+  const parts = [rows, project, bias, ...gates, output, pairs]
   const ids = sequences.map(({ items }) => items.map((item) => index.rowsOf(featuresOf(item))))
   const order = sequences.map((_, i) => i).filter((s) => sequences[s]!.items.length > 0)
   const BATCH = 4
@@ -89,10 +104,9 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
       const j = Math.floor(random() * (i + 1))
       ;[order[i], order[j]] = [order[j]!, order[i]!]
     }
-    let loss = 0
     let touched = new Set<number>()
     order.forEach((s, at) => {
-      loss += backward(s, touched)
+      backward(s, touched)
       if ((at + 1) % BATCH && at + 1 < order.length) return
       steps++
       // Up for a little while, then down along a cosine.
@@ -104,12 +118,15 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
       for (const part of [project, bias, ...gates, output]) part.step(rate, decay)
       pairs.step(rate, 0)
       touched = new Set()
+      // Early on the mean keeps less, since there is little to average.
+      const kept = Math.min(average, (1 + steps) / (10 + steps)) ** FOLLOW_EVERY
+      if (steps % FOLLOW_EVERY === 0) for (const part of parts) part.follow(1 - kept)
     })
-    onEpoch?.(epoch, net, loss / order.length)
   }
+  for (const part of parts) part.settle()
   return net
 
-  function backward(s: number, touched: Set<number>): number {
+  function backward(s: number, touched: Set<number>): void {
     const { items, labels, vectors } = sequences[s]!
     const n = items.length
     // First layer, with features and numbers left out at random.
@@ -137,14 +154,12 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
     const out = h.map((one, d) => one.map((value, k) => value * maskH[d]![k]!))
     const unary = lastLayer(net, n, x, out[0]!, out[1]!)
     const gaps = Uint8Array.from(items, ({ gap }) => gap)
-    const { p, logZ } = marginals({ n, unary, pairs: net.pairs.slice(), gaps }, (_i, gap, a, b, probability) => {
+    const { p } = marginals({ n, unary, pairs: net.pairs.slice(), gaps }, (_i, gap, a, b, probability) => {
       pairs.g[gap * SQUARE + a * LABELS + b]! += probability
     })
-    let right = 0
     for (let i = 0; i < n; i++) {
       const at = gaps[i]! * SQUARE + (i === 0 ? 0 : labels[i - 1]!) * LABELS + labels[i]!
       pairs.g[at]! -= 1
-      right += unary[i * LABELS + labels[i]!]! + net.pairs[at]!
     }
     // Back through the last layer.
     const outWidth = outputWidth(net)
@@ -184,7 +199,6 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options, o
       const v = vectors[i]
       if (v && keptVector[i]) for (let d = 0; d < input; d++) for (let k = 0; k < vector; k++) project.g[d * vector + k]! += dx[i * input + d]! * v[k]!
     }
-    return logZ - right
   }
 
   /** Back through time, one direction (Werbos 1990). */

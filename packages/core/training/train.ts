@@ -19,7 +19,7 @@ import { type Options, trainNetwork } from './network.ts'
 
 const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const FOLDS = 10
-const OPTIONS: Options = { vector: 24, input: 48, hidden: 32, epochs: 14, rate: 0.004, seed: 1, atLeast: 2, dropFeature: 0.25, drop: 0.4, decay: 0.01 }
+const OPTIONS: Options = { vector: 24, input: 48, hidden: 32, epochs: 20, rate: 0.004, seed: 1, atLeast: 2, dropFeature: 0.25, drop: 0.5, decay: 0.01, average: 0.999 }
 
 const say = (line: string) => process.stdout.write(`${line}\n`)
 const wordBytes = readFileSync(join(CORE, 'tables/words.bin'))

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { addMark, canJoin, type Draft, EMPHASIS, type Emphasis, emphasised, FACETS, type Facet, insertPhrase, joinPhrases, movePhrase, outlineOf, type OutlinePhrase, removePhrase, replacePhrase, splitPhrase, splitPlaces, type TextRange, toggledFixed, toggledOff, withoutMarks } from '@idolon/core'
-import type { Style } from '@idolon/core/reader'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useActions } from '../go-to/actions.ts'
-import { useNotices, useTask } from '../notices/notices.ts'
+import { useTask } from '../notices/notices.ts'
 import { usePhrases } from '../stores/phrases.ts'
 import { letterKeys } from '../keys/keys.ts'
 import { pointAt } from '../reading/phrase-highlight.ts'
 import type { DraftSession } from './draft-session.ts'
 import FillFacet from './FillFacet.vue'
 import PhraseMenu from './PhraseMenu.vue'
+import RewriteDraft from './RewriteDraft.vue'
 import TidyOffer from './TidyOffer.vue'
 
 /** The twelve facets in writing order with the phrases that the text says; text and outline are one thing. */
@@ -23,7 +23,6 @@ const replacing = ref<OutlinePhrase>()
 const dragged = ref<OutlinePhrase>()
 const menu = ref<{ phrase: OutlinePhrase; target: HTMLElement; splitting?: boolean }>()
 const phrases = usePhrases()
-const notices = useNotices()
 const task = useTask()
 const root = useTemplateRef<HTMLElement>('root')
 
@@ -134,17 +133,6 @@ function fill(facet: Facet, words: string): void {
 
 const suggest = (facet: Facet) => (typed: string, most: number) => props.session.reading.ask('suggest', { facet, typed, most })
 
-/** Writes the whole draft as a list or as sentences; one edit. */
-async function rewrite(style: Style): Promise<void> {
-  const before = draft.value
-  const { edit, unplaced } = await props.session.reading.ask('rewrite', { draft: before, style })
-  // Typed on meanwhile: the answer is for another text.
-  if (draft.value !== before) return
-  props.session.apply(edit)
-  const left = unplaced.length ? ` No facet was found for ${unplaced.map((words) => `“${words}”`).join(', ')}; the words are kept${style === 'list' ? '' : ' at the end'}.` : ''
-  notices.show(`${style === 'list' ? 'Written as a list.' : 'Written as sentences.'}${left}`, { action: { label: 'Undo', run: props.session.undo } })
-}
-
 /** A phrase dropped on another takes its place in the text. */
 function drop(target: OutlinePhrase): void {
   const phrase = dragged.value
@@ -188,10 +176,6 @@ function open(phrase: OutlinePhrase, event: Event, splitting = false): void {
   if (!current.value || (splitting && splitPlaces(draft.value.text, phrase).length === 0)) return
   menu.value = { phrase, target: event.currentTarget as HTMLElement, splitting }
 }
-useActions(() => [
-  { name: 'Write it as sentences', words: 'rewrite prose convert', run: () => void rewrite('sentences') },
-  { name: 'Write it as a list', words: 'rewrite keywords tags convert', run: () => void rewrite('list') },
-])
 useActions(() => (Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => ({ name: `Desk: ${VIEWS[key].toLowerCase()}`, words: 'view focus facets outline', run: () => (shown.value = key) })))
 defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phrase')?.focus(), fill: (facet: Facet) => (filling.value = facet) })
 </script>
@@ -201,7 +185,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phras
     <p class="views" role="group" aria-label="What is shown with the text">
       <button v-for="(name, key) in VIEWS" :key="key" class="plain" :aria-pressed="shown === key" @click="shown = key">{{ name }}</button>
     </p>
-    <p v-if="shown !== 'text' && all.length > 1" class="rewriting"><span class="soft">Write it</span> <button class="plain" :disabled="!current" @click="rewrite('sentences')">as sentences</button> <button class="plain" :disabled="!current" @click="rewrite('list')">as a list</button></p>
+    <RewriteDraft :session="session" :shown="shown !== 'text' && all.length > 1" :ready="current" />
     <p v-if="wait && shown !== 'text'" class="soft" role="status">{{ wait }}</p>
     <div v-for="row in filled" :key="row.facet" class="row">
       <h2 :id="`facet-${row.facet}`" @dragover.prevent @drop.prevent="dropOn(row.facet)">{{ FACET_NAMES[row.facet] }}</h2>
@@ -263,11 +247,6 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phras
   gap: 16px;
   justify-content: flex-end;
   margin-bottom: -20px;
-  font-size: 12.5px;
-}
-.rewriting {
-  display: flex;
-  gap: 10px;
   font-size: 12.5px;
 }
 .views .plain {
