@@ -1,14 +1,10 @@
 import { createReader } from '@idolon/core/reader'
-import { readFile } from 'node:fs/promises'
-import { join } from 'node:path'
-import { ROOT } from '../places.ts'
 import { answerTexts, badLine } from './lines.ts'
-
-const table = (name: string) => readFile(join(ROOT, 'packages/core/tables', name))
+import { table } from './tables.ts'
 
 /** `./idolon read`: what a text says. */
 export async function read(args: string[]): Promise<number> {
-  const reader = createReader(await table('words.bin'), await table('reader.bin'))
+  const reader = createReader(await table('words'), await table('reader'))
   return answerTexts(
     'read',
     args,

@@ -56,6 +56,15 @@ function offsets(folder: string, pos: string): Map<string, string[]> {
   )
 }
 
+/** The senses of every noun that are kinds, not single people or places, commonest first; and the senses above each sense. */
+export function nounTree(folder: string): { senses: Map<string, string[]>; above: Map<string, string[]> } {
+  const single = new Set(lines(join(folder, 'data.noun')).filter((line) => / @i /.test(line)).map((line) => line.slice(0, 8)))
+  return {
+    senses: new Map([...offsets(folder, 'noun')].map(([word, list]) => [word, list.filter((offset) => !single.has(offset))])),
+    above: new Map([...synsets(folder, 'noun')].map(([offset, synset]) => [offset, synset.above])),
+  }
+}
+
 export function readWordNet(folder: string): WordNet {
   const nounSynsets = synsets(folder, 'noun')
   const nounOffsets = offsets(folder, 'noun')

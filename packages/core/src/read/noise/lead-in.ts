@@ -2,7 +2,7 @@ import type { TextRange } from '../../text-range.ts'
 
 const ASK = String.raw`(?:please|kindly|hi|hello|hey|ok|okay|can you|could you|would you|will you|i want you to|i['’]d like you to|i would like you to|help me|let['’]s|now|just|task|imagine)[\s,!.:]*(?:please\s+)?`
 const MAKE = String.raw`(?:create|make|generate|draw|paint|produce|render|design|illustrate|depict|show|give|sketch|visuali[sz]e|compose|write|craft|imagine|picture)(?:\s+me)?`
-const WANT = String.raw`(?:i\s+(?:really\s+)?(?:want|need|would like|would love|['’]d like|['’]d love)|i['’]d\s+(?:like|love)|i am looking for|i['’]m looking for|looking for)(?:\s+to\s+(?:see|have|get))?`
+const WANT = String.raw`(?:(?:i|we)\s+(?:really\s+)?(?:want|need|would like|would love|['’]d like|['’]d love)|(?:i|we)['’]d\s+(?:like|love)|(?:i am|we are) looking for|(?:i['’]m|we['’]re) looking for|looking for)(?:\s+to\s+(?:see|have|get))?`
 const SOME = String.raw`(?:(?:a|an|the|one|some|this|my|following)\s+)*`
 const PRAISED = String.raw`(?:(?:high[- ]quality|high[- ]resolution|professional|stunning|beautiful|detailed|highly detailed|realistic|ultra[- ]realistic|cute|simple|nice|new|cool|amazing|full|single)\s+)*`
 const THING = String.raw`(?:image|picture|pic|visual|scene|artwork|piece of art|shot|prompt|graphic)s?`

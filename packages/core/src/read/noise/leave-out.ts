@@ -63,6 +63,9 @@ export const listLength = (list: string): number => SETTINGS_FOLLOW.exec(list)?.
 /** Without any of these nothing is left out, but for faults. */
 const SIGNS = /(?<![a-z])(?:not?|without|zero|unwanted|leave[ -]out|(?:exclu|avoid|neg)\w*)(?![a-z])|n['’]t/i
 
+/** What is said by a negation, and leaves nothing out: “no longer”, “with no name”. */
+export const IDIOM = /^(?:(?:there (?:is|are) )?no (?:longer|doubt|matter|wonder|name|one knows|bigger than|more than|other than|less than|idea|end|hurry|rush|time)|not (?:only|a word|quite|yet|far|long|alone|unlike)|nothing but|without (?:end|a word|warning|hurry|pause|looking|thinking|effort)|never mind|nobody but)\b/i
+
 /** What a stretch of text says is not to be shown, in order, never overlapping; entries are bare words. */
 export function findLeaveOuts(text: string): FoundLeaveOut[] {
   const found: FoundLeaveOut[] = []
@@ -77,7 +80,7 @@ export function findLeaveOuts(text: string): FoundLeaveOut[] {
   }
   if (SIGNS.test(text)) {
     for (const pattern of [DASHED, HEADING, BLOCK, CLAUSE]) for (const match of text.matchAll(pattern)) bounded(match)
-    for (const match of text.matchAll(PHRASE)) take(match.index, match.index + match[0].length, entriesOf(match[1] ?? ''))
+    for (const match of text.matchAll(PHRASE)) if (!IDIOM.test(match[0])) take(match.index, match.index + match[0].length, entriesOf(match[1] ?? ''))
   }
   if (FAULT_SIGNS.test(text)) for (const match of text.matchAll(SEGMENT)) {
     const [segment] = match

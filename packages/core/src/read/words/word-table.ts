@@ -48,6 +48,8 @@ export function packWords(words: readonly string[], facts: readonly WordFacts[],
 /** What is known of a word that is not in the table. */
 const NO_FACTS: WordFacts = { noun1: 255, noun2: 255, verb: 255, kind1: 255, kind2: 255, kind3: 255, classes: 0, main: 255, coarse: 255, middle: 255, fine: 65_535 }
 export class WordTable {
+  /** The words in their order; a word's place is its index here. */
+  readonly list: readonly string[]
   readonly #index: Map<string, number>
   readonly #facts: WordFacts[]
   readonly #vectors: Int8Array
@@ -61,6 +63,7 @@ export class WordTable {
     const vectors = start + count * (COLUMNS.length + 2)
     if (bytes.length !== vectors + count * VECTOR) throw new Error('The table of words is damaged.')
     const words = asciiText(bytes.subarray(8, start)).split('\n')
+    this.list = words
     this.#index = new Map(words.map((word, i) => [word, i]))
     this.#facts = words.map((_, i) => {
       const column = (n: number) => bytes[start + n * count + i] ?? 255

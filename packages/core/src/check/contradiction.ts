@@ -1,0 +1,57 @@
+import type { TextRange } from '../text-range.ts'
+import type { Check, Checked } from './checked.ts'
+import { type Finding, inText } from './finding.ts'
+import { aloneInCompany } from './company.ts'
+import { twoPostures } from './posture.ts'
+import { removing } from './fixes.ts'
+import { saidOf } from './values/dimension.ts'
+import { DIMENSIONS } from './values/index.ts'
+
+/** Words by which two things are told apart on purpose: places, turns, pictures within the picture. */
+const APART =
+  /\b(?:while|whereas|whilst|although|though|despite|yet|but|behind|beyond|outside|inside|indoors|outdoors|through|half|halves|together|at once|at the same time|turning|turns|becoming|becomes|fading|melting|changing|against|instead|opposite|meets|meeting|reflect\p{L}*|mirror\p{L}*|painting of|picture of|photograph of|poster of|postcard of|dream\p{L}*|remember\p{L}*|memory|imagin\p{L}*|like|as if|almost|after|before|since|until|from .{1,30} to|contrast\p{L}*|versus|unlike|accent|accents|except|only|apart from|one part|the other|on one side)\b/iu
+/** Words that make the whole picture one of two things. */
+export const DIVIDED = /\b(?:diptych|triptych|split[- ](?:screen|image|composition)|side by side|before and after|time[- ]?lapse|four seasons|seasons|double exposure|multiple exposure|sequence|panels?|collage|montage|grid|series of|half .{1,40} half|one half|spot colou?r|selective colou?r|colou?r accent|juxtapos\p{L}*|day and night|night and day|day-to-night|transition\p{L}*|passage of time|surreal\p{L}*)\b/iu
+/** Between two terms of one thing said twice over: “sunset, dusk”. */
+const SENTENCE_END = /[.!?;\n]/
+
+/** Whether two places of a text are set against one another on purpose. */
+export function isMeant(text: string, a: TextRange, b: TextRange): boolean {
+  const [first, last] = a.start < b.start ? [a, b] : [b, a]
+  if (DIVIDED.test(text)) return true
+  const between = text.slice(first.end, last.start)
+  if (APART.test(between)) return true
+  // “while” and “half” may stand before both.
+  const start = Math.max(...[...text.slice(0, first.start).matchAll(/[.!?;\n]/g)].map((match) => match.index + 1), 0)
+  return !SENTENCE_END.test(between) && /\b(?:while|although|though|despite|both|half|through|reflected|dreams?|imagines?)\b/i.test(text.slice(start, first.start))
+}
+
+/** The season's snow on far peaks, and what was or will be, say nothing of the picture's own moment. */
+function isElsewhere({ shown }: Checked, { start, end }: TextRange): boolean {
+  return /\b(?:after|before|since|until|remembering|awaiting|dreaming of|last|next|ready for|eve of)\s+(?:the |a |an |long |heavy |days of )*$/i.test(shown.slice(0, start)) || /^[- ](?:capped|topped|line|peaks?|watchman|watch|porter|gown|shift|nurse|owl|market|cap|school|train|bus|sky blue|boots|globe|leopard|queen|coat|jacket|collection|garden|palace|olympics|wheat|roll|onion|chicken|spirit)/i.test(shown.slice(end))
+}
+
+export const contradiction: Check = (checked) => {
+  const found: Finding[] = []
+  for (const dimension of DIMENSIONS) {
+    const { name, clash } = dimension
+    const terms = saidOf(checked, dimension).filter((term) => !isElsewhere(checked, term))
+    const said = new Set<number>()
+    terms.forEach((a, i) => {
+      for (const b of terms.slice(i + 1)) {
+        if (said.has(b.start) || !clash(a.value, b.value) || isMeant(checked.shown, a, b)) continue
+        said.add(b.start)
+        found.push({
+          kind: 'contradiction',
+          severity: 'stop',
+          where: inText(a),
+          with: inText(b),
+          facet: a.phrase.facet,
+          reason: `“${checked.said(a)}” and “${checked.said(b)}” are ${name}; the picture can have one, and the engine will choose.`,
+          fix: removing(checked, a.phrase === b.phrase ? b : b.phrase),
+        })
+      }
+    })
+  }
+  return [...found, ...aloneInCompany(checked), ...twoPostures(checked)]
+}

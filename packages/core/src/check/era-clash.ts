@@ -1,0 +1,42 @@
+import { TermFinder } from '../glossary/term-finder.ts'
+import type { Check } from './checked.ts'
+import { eraEntries, periodsIn } from './era/periods.ts'
+import { THINGS } from './era/things.ts'
+import { inText } from './finding.ts'
+import { removing } from './fixes.ts'
+
+const things = new TermFinder(eraEntries(THINGS))
+/** Years either way that prove nothing; the older the period, the vaguer what is known of it. */
+const slack = (year: number) => (year >= 1800 ? 6 : year >= 1000 ? 25 : 150)
+/** A draft that mixes its times on purpose. */
+const MEANT = /\b(?:time[- ]travel\p{L}*|anachronis\p{L}*|steampunk|dieselpunk|alternate history|alternative history|retro-?futur\p{L}*|from the future|futuristic|sci-fi|science fiction|cosplay\p{L}*|re-?enact\p{L}*|costume party|fancy dress|museum|film set|movie set|dressed as|dressed up as|costume|ruins?|statue of|portal|ghosts? of|toy|dream\p{L}*)\b/iu
+
+const year = (value: number) => (value < 0 ? `${-value} BC` : String(value))
+
+export const eraClash: Check = (checked) => {
+  if (MEANT.test(checked.shown)) return []
+  const periods = periodsIn(checked.shown).flatMap((period) => {
+    const phrase = checked.phraseAt(period.start)
+    return phrase && ['moment', 'setting', 'subject', 'detail', 'action'].includes(phrase.facet) ? [period] : []
+  })
+  const period = periods[0]
+  // Two periods are told apart on purpose; which of them a thing belongs to cannot be known.
+  if (!period || periods.some((other) => other.to < period.from || other.from > period.to)) return []
+  return checked.terms(things, ['subject', 'action', 'detail', 'setting', 'light']).flatMap((thing) => {
+    if (thing.start < period.end && thing.end > period.start) return []
+    const early = thing.value.from > period.to + slack(period.to)
+    const late = thing.value.to < period.from - slack(period.from)
+    if (!early && !late) return []
+    return [
+      {
+        kind: 'era-clash' as const,
+        severity: 'caution' as const,
+        where: inText(thing),
+        with: inText(period),
+        facet: thing.phrase.facet,
+        reason: early ? `There was no ${thing.term} before about ${year(thing.value.from)}, and “${checked.said(period)}” is earlier.` : `A ${thing.term} had gone by about ${year(thing.value.to)}, before “${checked.said(period)}”.`,
+        fix: removing(checked, thing.phrase),
+      },
+    ]
+  })
+}

@@ -1,0 +1,56 @@
+import type { Checked } from './checked.ts'
+import type { TextRange } from '../text-range.ts'
+
+export const NUMBERS: Record<string, number> = {
+  two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90, dozen: 12, hundred: 100, thousand: 1000,
+}
+const COUNTED = new RegExp(`\\b(?:(?:an?|about|some|nearly|over) )?(${Object.keys(NUMBERS).join('|')}|\\d{1,5}) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)`, 'giu')
+const MANY = /\b(?:(?:dozens|scores|hundreds|thousands|crowds?|masses|hordes|swarms?|throngs?|legions?|army|armies|mob|sea|host) of (?:\p{L}+[ -]){0,2}?\p{L}+|(?:an? )?(?:army|armies|crowds?|throng|audience|choir|orchestra|procession|congregation|(?:carnival |military |street )?parade(?! ground)|mob|regiment|battalion|football team|team of \p{L}+|packed (?:\p{L}+ ){0,2}(?:audience|hall|stands|stadium)|marching band|multitude|wedding guests|battle scene)(?: of (?:\p{L}+ )?\p{L}+)?)\b/giu
+
+const NOT_ALIVE = /\b(?:toy|tin|stone|bronze|clay|paper|wooden|plastic|painted|carved|terracotta|chess|statues?|dolls?|puppets?|figurines?)\b/i
+
+/** Living figures of a draft: how many a place names, and where. */
+export interface Figures extends TextRange {
+  number: number
+}
+
+const isFigure = (checked: Checked, word: string): boolean => {
+  const { kin } = checked.language
+  const lower = word.toLowerCase()
+  return kin.below(lower, 'person') >= 0 || kin.below(lower, 'animal') >= 0 || /(?:people|children|men|women|folk|guests|kids|dwarves|dwarfs|elves|players)$/.test(lower)
+}
+
+/** Places that name many figures at once. */
+export function numbersOfFigures(checked: Checked): Figures[] {
+  const found: Figures[] = []
+  const inPicture = (at: number) => ['subject', 'action', 'detail', 'setting'].includes(checked.phraseAt(at)?.facet ?? '')
+  for (const match of checked.shown.matchAll(MANY)) {
+    const counted = / of /.test(match[0])
+    // “hundreds of lanterns” are no figures; “a crowd” is.
+    const thing = / of (.*)$/.exec(match[0])?.[1] ?? ''
+    if (counted && !(thing.match(/\p{L}+/gu) ?? []).some((word) => isFigure(checked, word))) continue
+    if (NOT_ALIVE.test(match[0])) continue
+    const words = match[0].replace(/\s+(?:with|in|on|at|of|by|and|for|from|to)$/i, '')
+    if (inPicture(match.index + words.length - 1)) found.push({ start: match.index, end: match.index + words.length, number: 100 })
+  }
+  for (const match of checked.shown.matchAll(COUNTED)) {
+    const number = NUMBERS[match[1]!.toLowerCase()] ?? Number(match[1])
+    const words = match[0].split(/[\s-]+/)
+    const at = words.findIndex((word, i) => i > 0 && isFigure(checked, word))
+    if (at < 0 || NOT_ALIVE.test(match[0]) || !inPicture(match.index)) continue
+    const range = { start: match.index, end: match.index + match[0].length }
+    if (!found.some((other) => other.start < range.end && other.end > range.start)) found.push({ ...range, number })
+  }
+  return found.sort((a, b) => a.start - b.start)
+}
+
+/** Figures that are named one by one: each subject or detail phrase whose head is a person or an animal. */
+export function namedFigures(checked: Checked): TextRange[] {
+  const found: TextRange[] = []
+  for (const phrase of checked.of('subject', 'detail')) {
+    for (const match of phrase.text.matchAll(/(?:^|,\s*|\band\s+)(?:(?:an?|the|her|his)\s+)?((?:\p{L}+[ -]){0,3}?)(\p{L}+)(?=\s*(?:,|$|\band\b|\bwith\b|\bin\b|\bof\b|\baround\b))/giu)) {
+      if (isFigure(checked, match[2]!)) found.push({ start: phrase.start + match.index, end: phrase.start + match.index + match[0].length })
+    }
+  }
+  return found
+}

@@ -1,0 +1,50 @@
+import { listed, TermFinder } from '../glossary/term-finder.ts'
+import type { Phrase } from '../read/reading.ts'
+import type { Check } from './checked.ts'
+import { type Finding, inText } from './finding.ts'
+
+/** Things that usually carry words; what they carry comes out as scribble. */
+const CARRIERS = new TermFinder(
+  listed(
+    `shop sign, street sign, road sign, pub sign, inn sign, signpost, signboard, painted sign, wooden sign, neon sign, neon signs, neon signage, signage, billboard, billboards, newspaper, newspapers, front page, front pages, headline, headlines, label, labels, handwritten label, price tag, price tags,
+title, titles, titles on their spines, caption, captions, slogan, motto, inscription, name carved, carved name, carved inscription, carved letters, blackboard, chalkboard, blackboard covered in, menu board, chalked menu, chalked price board, love letter, handwritten letter, handwritten note, handwritten page, handwriting,
+diary page, open letter, written letter, banner with, placard, placards, protest signs, name tag, name badge, number plate, licence plate, license plate, graffiti, playbill, handbill, speech bubble, place names, street names, gravestone with a name, wanted poster, posters on the wall, book title, book titles, book cover, magazine cover,
+cereal box, ticket stub, train ticket, calendar page, wall calendar, business card, shop front lettering, gold lettering, lettering, painted letters, tattooed words, word, letters, telegram, receipt, typed page, road markings reading, departure board, scoreboard, eye chart, sheet of stamps`,
+    true,
+  ),
+)
+
+export const letteringRisk: Check = (checked) => {
+  const well = checked.engine?.lettering ?? 0
+  const found: Finding[] = []
+  const covered = (start: number, end: number) => found.some(({ where }) => where?.in === 'text' && where.start < end && where.end > start)
+  // Words and what carries them are often two phrases beside one another.
+  const groups: Phrase[] = []
+  for (const phrase of checked.of('lettering')) {
+    const last = groups.at(-1)
+    if (last && !/[.;\n]/.test(checked.draft.text.slice(last.end, phrase.start)) && phrase.start - last.end < 60) groups[groups.length - 1] = { ...last, end: phrase.end, text: checked.draft.text.slice(last.start, phrase.end) }
+    else groups.push(phrase)
+  }
+  for (const phrase of groups) {
+    const words = phrase.text.match(/[\p{L}\p{N}]+/gu)?.length ?? 0
+    if (words <= well || covered(phrase.start, phrase.end)) continue
+    found.push({
+      kind: 'lettering-risk',
+      severity: 'caution',
+      where: inText(phrase),
+      facet: 'lettering',
+      reason: well ? `${checked.engine!.name} spells about ${well} words well; these are ${words}.` : `Engines misspell: “${phrase.text}” may come out as almost these letters. Keep it short, or set the words afterwards.`,
+    })
+  }
+  for (const carrier of checked.terms(CARRIERS, ['subject', 'action', 'detail', 'setting', 'light'])) {
+    if (covered(carrier.start, carrier.end) || well > 0) continue
+    found.push({
+      kind: 'lettering-risk',
+      severity: 'caution',
+      where: inText(carrier),
+      facet: carrier.phrase.facet,
+      reason: `“${checked.said(carrier)}” usually carries words, and the engine will make some up. Say what it reads, or turn it from view.`,
+    })
+  }
+  return found
+}

@@ -1,0 +1,53 @@
+import type { Check } from './checked.ts'
+import { DIVIDED, isMeant } from './contradiction.ts'
+import { type Finding, inText } from './finding.ts'
+import { removing } from './fixes.ts'
+import { dimension, type Dimension, saidOf } from './values/dimension.ts'
+
+/** Ways of making a picture, by what is left on the surface. */
+const MEDIA: Dimension = dimension(
+  'two media',
+  ['medium', 'technique', 'subject', 'detail'],
+  {
+    photograph: `(?:\\p{L}+ )?(?:photo(?:graph)?|photography)|(?:film|movie|cinematic) still|snapshot|photo ?realis(?:m|tic)(?: \\p{L}+)?|polaroid|daguerreotype|tintype|photojournalism`,
+    paint: '(?:oil|acrylic|fresco|tempera|egg tempera|encaustic|casein|impasto)(?: painting| portrait| sketch| on canvas| on board)?|oils(?: on canvas)?',
+    water: '(?:loose )?(?:water ?colou?r|gouache|aquarelle)(?: painting| illustration| sketch| drawing| wash(?: on paper)?)?|wash drawing',
+    drawing: '(?:pencil|charcoal|ink|pen|chalk|crayon|graphite|line|pastel|ballpoint|silverpoint|colou?red pencil)(?: \\p{L}+)? (?:drawing|sketch|study)|charcoal|pen and ink|colou?red pencil|soft pastel|(?:black )?ink drawing|silverpoint',
+    print: '(?:reduction )?(?:lino ?cut|lino print|wood ?cut|wood engraving|wood ?block print|engraving|etching|lithograph|screen ?print|risograph(?: print)?|aquatint|mezzotint|drypoint|block print)',
+    render: '3 ?d (?:render(?:ing)?|illustration|model)|cgi|computer render|ray traced render|clay render|voxel art',
+    flat: '(?:flat )?vector (?:illustration|art|graphic|drawing)|flat (?:illustration|design)|pixel art|isometric illustration',
+    sculpture: '(?:bronze|marble|stone|clay|wooden|plaster|terracotta|wire|paper|glass|steel)? ?(?:sculpture|statue|bust|relief|carving|figurine)|(?:clay|plasticine|papercraft) model',
+    textile: 'embroider(?:y|ed)(?: \\p{L}+)?|tapestry|needlepoint|cross stitch(?: \\p{L}+)?|patchwork quilt|beadwork|needle felt(?:ed)?(?: \\p{L}+)?',
+    glass: 'stained glass(?: window| panel)?|mosaic',
+  },
+  (a, b) => a !== b && !TOGETHER.has(`${a} ${b}`),
+)
+/** Media that are used together on one sheet. */
+const TOGETHER = new Set(['drawing water', 'water drawing', 'drawing drawing', 'print water', 'water print', 'flat print', 'print flat', 'render sculpture', 'photograph textile', 'photograph sculpture', 'sculpture photograph', 'textile photograph', 'photograph glass', 'glass photograph', 'photograph render', 'water flat', 'flat water'])
+/** Read as a technique, these are still what the picture is. */
+const SURFACES = new Set(['paint', 'water', 'print', 'drawing'])
+/** What may also be a thing in another picture; it is the medium where the text begins with it. */
+const OBJECTS = new Set(['sculpture', 'textile', 'glass'])
+const MIXED = /\b(?:mixed[- ]media|collage|montage|overpaint\p{L}*|hand[- ](?:tinted|coloured|colored)|based on a photograph|combined with|blend of|mix of|over a|on top of|with touches of|style of|in the manner of|like an?)\b/iu
+
+export const mixedMedium: Check = (checked) => {
+  if (MIXED.test(checked.shown) || DIVIDED.test(checked.shown)) return []
+  const first = checked.phrases[0]?.start
+  const terms = saidOf(checked, MEDIA).filter(({ start, value, phrase }) => phrase.facet === 'medium' || (OBJECTS.has(value) && phrase.start === first) || (phrase.facet === 'technique' && phrase.start === start && SURFACES.has(value)))
+  const found: Finding[] = []
+  terms.forEach((b, i) => {
+    if (found.length) return
+    const a = terms.slice(0, i).find((other) => other.phrase !== b.phrase && MEDIA.clash(other.value, b.value) && !isMeant(checked.shown, other, b))
+    if (!a) return
+    found.push({
+      kind: 'mixed-medium',
+      severity: 'caution',
+      where: inText(a),
+      with: inText(b),
+      facet: 'medium',
+      reason: `A picture is “${checked.said(a)}” or “${checked.said(b)}”; asked for both, an engine gives a smear between them.`,
+      fix: removing(checked, b.phrase),
+    })
+  })
+  return found
+}

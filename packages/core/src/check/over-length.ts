@@ -1,0 +1,23 @@
+import { outputFor } from '../output/output.ts'
+import type { Check } from './checked.ts'
+import { inText } from './finding.ts'
+
+export const overLength: Check = (checked) => {
+  const { engine, draft, phrases } = checked
+  if (!engine?.limit) return []
+  const { cut } = outputFor(draft, engine)
+  if (cut.length === 0) return []
+  const lost = phrases.filter(({ start, end }) => cut.some((range) => range.start < end && range.end > start))
+  const range = { start: cut[0]!.start, end: cut[cut.length - 1]!.end }
+  const subject = lost.some(({ facet }) => facet === 'subject')
+  const names = lost.slice(0, 4).map(({ text }) => `“${text}”`).join(', ')
+  return [
+    {
+      kind: 'over-length',
+      severity: subject ? 'stop' : 'caution',
+      where: inText(range),
+      ...(lost[0] ? { facet: lost[0].facet } : {}),
+      reason: `${engine.name} reads ${engine.limit.max.toLocaleString('en')} ${engine.limit.unit} and stops before ${names || `“${draft.text.slice(range.start, range.end).trim().slice(0, 60)}”`}${lost.length > 4 ? ` and ${lost.length - 4} more` : ''}.${subject ? ' That is the subject.' : ''}`,
+    },
+  ]
+}

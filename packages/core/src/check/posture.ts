@@ -1,0 +1,34 @@
+import { listed, TermFinder } from '../glossary/term-finder.ts'
+import type { Checked } from './checked.ts'
+import { type Finding, inText } from './finding.ts'
+import { isMeant } from './contradiction.ts'
+
+const POSTURES: Record<string, string> = {
+  kneeling: 'kneeling, kneels, on one knee, on her knees, on his knees',
+  standing: 'standing, stands, standing tall, upright',
+  sitting: 'sitting, sits, seated, cross-legged, perched on a chair, sat',
+  lying: 'lying, lies, lying down, lying flat, lying on her back, lying on his back, sprawled, asleep on the floor, reclining, reclines',
+  running: 'running, runs, sprinting, sprints',
+  flying: 'flying, in mid-flight',
+}
+const finder = new TermFinder(Object.entries(POSTURES).flatMap(([value, terms]) => listed(terms, value)))
+
+/** One figure in two postures: kneeling and standing tall. With several figures each may have its own. */
+export function twoPostures(checked: Checked): Finding[] {
+  const subjects = checked.of('subject')
+  if (subjects.length !== 1 || /\b(?:two|three|four|both|and|group|couple|pair|children|men|women|people)\b|s$/i.test(subjects[0]!.text)) return []
+  // The second is easily read as a detail; a posture opens its phrase.
+  const terms = checked.terms(finder, ['action', 'detail']).filter(({ start, phrase }) => phrase.facet === 'action' || phrase.start === start)
+  const [a, b] = [terms[0], terms.find((term) => term.value !== terms[0]?.value && term.phrase !== terms[0]?.phrase)]
+  if (!a || !b || isMeant(checked.shown, a, b) || /\b(?:then|and)\b/.test(checked.shown.slice(a.end, b.start))) return []
+  return [
+    {
+      kind: 'contradiction',
+      severity: 'stop',
+      where: inText(a),
+      with: inText(b),
+      facet: 'action',
+      reason: `“${checked.said(a.phrase)}” and “${checked.said(b.phrase)}” are two postures of one figure.`,
+    },
+  ]
+}

@@ -1,0 +1,39 @@
+import type { Check } from './checked.ts'
+import { type Finding, inText } from './finding.ts'
+import { edited } from './fixes.ts'
+import { withoutMarks } from '../phrase/marks.ts'
+import { editBetween } from '../draft/edit.ts'
+
+/** Settings that every engine is given in one form or another. */
+const COMMON = new Set(['aspectRatio', 'width', 'height', 'count'])
+const LABELS: Record<string, string> = { aspectRatio: 'aspect ratio', guidance: 'guidance', steps: 'steps', seed: 'seed' }
+
+export const unsupported: Check = ({ draft, engine, phrases }) => {
+  if (!engine) return []
+  const found: Finding[] = []
+  if (!engine.leaveOut && draft.leaveOut.length) {
+    found.push({ kind: 'unsupported', severity: 'stop', where: { in: 'leaveOut', entry: draft.leaveOut[0]! }, reason: `${engine.name} takes no leave-out list; all ${draft.leaveOut.length === 1 ? 'of it' : `${draft.leaveOut.length} entries`} would be ignored. Say in the text what is there instead.` })
+  }
+  const takes = new Set(engine.settings.map(({ key }) => key))
+  const refuses = new Set(engine.refuses ?? [])
+  for (const key of Object.keys(draft.settings)) {
+    if (takes.has(key) || (!refuses.has(key) && (COMMON.has(key) || key === 'seed'))) continue
+    const { [key]: _, ...settings } = draft.settings
+    found.push({ kind: 'unsupported', severity: 'caution', where: { in: 'settings', key }, reason: `${engine.name} has no ${LABELS[key] ?? key}; the value is ignored.`, fix: { label: `Clear ${LABELS[key] ?? key}`, edits: [edited(draft, [], { settings })], safe: false } })
+  }
+  if (engine.emphasis === 'none') {
+    for (const mark of draft.marks) {
+      if (mark.kind !== 'emphasis') continue
+      const range = { start: mark.from, end: mark.to }
+      found.push({
+        kind: 'unsupported',
+        severity: 'caution',
+        where: inText(range),
+        ...(phrases.find(({ start, end }) => start < mark.to && end > mark.from) ? { facet: phrases.find(({ start, end }) => start < mark.to && end > mark.from)!.facet } : {}),
+        reason: `${engine.name} cannot be told that one phrase weighs more or less; the mark does nothing there.`,
+        fix: { label: 'Take the emphasis off', edits: [editBetween(draft, { ...draft, marks: withoutMarks(draft.marks, 'emphasis', range) }, [])], safe: false },
+      })
+    }
+  }
+  return found
+}

@@ -1,0 +1,196 @@
+import { FACETS } from '../../facet.ts'
+import { dimension, type Dimension } from './dimension.ts'
+
+const ANYWHERE = FACETS.filter((facet) => facet !== 'lettering' && facet !== 'medium')
+const NOT_THE_FIGURE = ANYWHERE.filter((facet) => facet !== 'subject' && facet !== 'action')
+
+const hour = dimension(
+  'two hours of the day',
+  NOT_THE_FIGURE,
+  {
+    dawn: 'dawn|daybreak|sunrise|sun up|first light|break of day|(?:very )?early morning|crack of dawn|rising sun|cockcrow',
+    morning: '(?:mid |late )?morning(?: light| sun| sunlight)?|forenoon|breakfast time',
+    noon: '(?:high )?noon(?:day|tide)?(?: sun| light| heat)?|midday(?: sun| light| heat)?|overhead sun|sun at its (?:zenith|height)|lunchtime',
+    afternoon: '(?:mid |late |early )?afternoon(?: light| sun| sunlight)?',
+    dusk: 'dusk|sunset|sundown|nightfall|twilight|gloaming|last light|setting sun|sinking sun|afterglow',
+    evening: '(?:early |late )?evening(?: light| sun| sunlight)?',
+    night: `(?:mid|at |dead of |late at )?night(?: time|time)?(?: sky)?|starry (?:sky|night)|star(?:light|lit|ry)|stars (?:glitter\\p{L}*|twinkl\\p{L}*|shin\\p{L}*|overhead|above|out)|(?:sky|heavens) full of stars|
+      moon(?:light|lit|less|rise|beams?)|(?:full|new|crescent|half) moon|milky way|small hours|witching hour|under the stars|pitch dark|northern lights|aurora(?: borealis)?`,
+    sun: '(?:bright |blazing |hot |strong |brilliant |glaring |dazzling )?sun(?:light|lit|shine|ny|beams?|drenched|bathed|rays?)|(?:broad |bright )?daylight|(?:blazing|scorching|glaring|baking|hot|bright) sun',
+    golden: 'golden hour',
+    blue: 'blue hour',
+  },
+  `dawn noon, dawn afternoon, dawn dusk, dawn evening, dawn night, morning noon, morning dusk, morning evening, morning night, morning afternoon, noon dusk, noon evening, noon night, noon golden, noon blue,
+   afternoon night, dusk morning, golden night, sun night, blue noon, blue sun`,
+)
+
+const season = dimension(
+  'two seasons',
+  ANYWHERE,
+  {
+    spring: '(?:early |late |first )?spring(?:time)?(?: blossom| morning| day| rain)?|april|apple blossom|cherry blossoms?|in (?:full |first )?blossom|springtide|snowdrops|crocuses',
+    summer: '(?:mid|high |late |early )?summer(?:time)?|heat ?wave|dog days|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
+    autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september',
+    winter: '(?:mid|deep |late |early )?winter(?:time|y)?|january|february|december|midwinter',
+    snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|frozen (?:lake|river|pond|canal|ground|fountain)|sleet',
+  },
+  'spring summer, spring autumn, spring winter, summer autumn, summer winter, summer snow, autumn winter',
+)
+
+const weather = dimension(
+  'two kinds of weather',
+  ANYWHERE,
+  {
+    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud|fine weather|fair weather',
+    overcast: '(?:heavily )?overcast(?: sky| light| day)?|(?:dull |leaden |heavy )?gr[ae]y sk(?:y|ies)|cloudy(?: sky)?|cloud cover|(?:low|heavy|thick|dark) clouds?|leaden sky|thunderheads?|storm clouds?',
+    rain: '(?:pouring |heavy |driving |torrential |steady |lashing |cold |thin )?rain(?:y|storm|fall|ing|drops?)?(?: lashing)?|downpour|drizzl\\p{L}*|cloudburst|pelting rain|deluge|monsoon',
+    storm: '(?:thunder|raging |violent )?storm(?:y|s)?|tempest(?:uous)?|hurricane|gale|typhoon|squall|lightning',
+    fog: '(?:thick |dense |heavy )?fog(?:gy|bound)?|pea soup',
+    blizzard: 'blizzard|snowstorm|white ?out',
+    still: 'windless|dead calm|no wind|still air|perfectly still|glassy (?:calm|water|sea)|mirror calm|not a breath of wind',
+    windy: 'wind(?:y|swept|blown|s howling)|gust(?:y|s)|(?:strong|howling|fierce|high) winds?|gale|blustery|squall',
+  },
+  'clear overcast, clear rain, clear storm, clear fog, clear blizzard, still windy, still storm, still blizzard',
+)
+
+const shadow = dimension(
+  'two ways for shadows to fall',
+  ANYWHERE,
+  {
+    hard: '(?:hard|sharp|deep|long|strong|dramatic|harsh|crisp|black|dark|heavy|inky|stark)(?: edged)?(?:,? (?:hard|deep|long|black|dark))* shadows?|chiaroscuro|raking light|tenebrist light',
+    none: '(?:completely |totally )?shadowless(?: \\p{L}+)?|(?:totally |completely )?flat (?:even )?(?:light|lighting)|without (?:a |any )?shadows?|shadow free',
+    highkey: 'high key(?: light(?:ing)?)?|bright and airy',
+    lowkey: 'low key(?: light(?:ing)?)?|near darkness|almost no light',
+    back: 'back ?lit|back ?light(?:ing)?|contre jour|lit from behind|light from behind',
+    front: 'front lit|front(?:al)? light(?:ing)?|lit from the front|flat on camera flash',
+  },
+  'hard none, highkey lowkey, back front, none lowkey',
+)
+
+/** From very near to very far; two steps apart cannot be one picture. */
+const NEARNESS: Record<string, number> = { detail: 0, close: 1, mediumClose: 1.5, medium: 2, full: 3, wide: 4, farthest: 5 }
+const shot = dimension(
+  'two distances',
+  ['framing', 'medium', 'technique'],
+  {
+    detail: '(?:extreme|very|super) close ?up(?: shot| view| of)?|macro (?:shot|close up|photo(?:graph)?|photography|view)|extreme macro|detail shot',
+    close: '(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)',
+    mediumClose: 'medium close ?up|bust(?: shot| length)|head and shoulders(?: view| shot| portrait)?|chest up|shoulders up',
+    medium: '(?:medium|mid) shot|waist up|from the waist up|half (?:length|body)(?: portrait| shot)?|three quarter length',
+    full: 'full (?:body|length|figure)(?: shot| view| portrait)?|full shot|head to (?:toe|foot)',
+    wide: '(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view',
+    farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)`,
+  },
+  (a, b) => Math.abs(NEARNESS[a]! - NEARNESS[b]!) >= 2,
+)
+
+const angle = dimension(
+  'two viewpoints',
+  ['framing', 'action', 'technique'],
+  {
+    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking straight down|drone (?:shot|view)`,
+    low: `low angle(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far )?below|worms?['’]?s? eye(?: view)?|camera (?:\\p{L}+ ){0,3}looking up|looking up from (?:the )?(?:ground|floor)|camera low(?: \\p{L}+){0,3}|frog['’]s eye view|ground level(?: view| shot)?`,
+    level: 'eye level(?: shot| view)?|at eye level|straight on(?: view)?|head on(?: view)?',
+  },
+  'high low, high level, low level',
+)
+
+const gaze = dimension(
+  'two directions of looking',
+  ['action', 'framing', 'subject', 'detail'],
+  {
+    viewer: '(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us)',
+    away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut',
+  },
+  'viewer away',
+)
+
+const focus = dimension(
+  'two depths of focus',
+  ['technique', 'framing', 'setting', 'light', 'detail'],
+  {
+    deep: `everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
+    shallow: '(?:very |extremely |razor )?(?:shallow|thin|narrow) (?:depth of field|focus|dof)|(?:creamy |soft |smooth |heavy )?bokeh|(?:softly |heavily |creamy )?blurr(?:ed|y) (?:background|backdrop|foreground)|(?:background|backdrop) (?:softly |completely )?(?:blurred|blur|melting|out of focus)|out of focus (?:background|backdrop)|razor thin focus|selective focus|[fƒ]/(?:0\\.95|1|1\\.\\d|2|2\\.0)(?!\\d)',
+  },
+  'deep shallow',
+)
+
+const colourfulness = dimension(
+  'colour and no colour',
+  ['colour', 'medium', 'technique', 'light', 'detail'],
+  {
+    none: '(?:in |pure |stark )?black (?:and|&) white|monochrom(?:e|atic)|gr[ae]y ?scale|colou?rless|drained of colou?r|without colou?r',
+    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r`,
+    muted: '(?:muted|faded|washed out|subdued|dull|drab|dusty)(?:,? \\p{L}+)? (?:colou?rs?|palette|tones|hues)|desaturated(?: \\p{L}+)?',
+    warm: '(?:all |entirely |strictly )?warm (?:colou?r )?(?:palette|colou?rs|tones|hues)|(?:palette|colours|tones) of (?:reds?|oranges?)(?: and (?:oranges?|golds?|reds?))?',
+    cool: '(?:all |entirely |strictly )?(?:cool|cold|icy) (?:colou?r )?(?:palette|colou?rs|tones|hues)',
+  },
+  'none full, muted full, warm cool',
+)
+
+const shutter = dimension(
+  'two ways to catch movement',
+  ['technique', 'action', 'light', 'detail'],
+  {
+    long: '(?:very )?long exposure|slow shutter(?: speed)?|bulb exposure|\\d+ ?(?:second|s|min|minute) exposure|(?:motion|light|star) trails|motion blur(?:red)?|smooth(?:ed)? silky water|intentional camera movement',
+    short: '(?:frozen|freeze|arrested) (?:motion|frame|mid ?air|in mid ?air|mid action)|motion frozen|(?:very )?fast shutter(?: speed)?|high speed (?:flash|photograph\\p{L}*|capture)|1/(?:1000|1250|1600|2000|2500|3200|4000|5000|8000)(?: ?s(?:ec(?:ond)?)?)?|stop action|every drop frozen',
+  },
+  'long short',
+)
+
+const company = dimension(
+  'alone and in company',
+  ANYWHERE,
+  {
+    empty: '(?:completely |utterly |totally )?(?:deserted|unpeopled|uninhabited)|(?:completely |utterly )?empty (?:street|streets|square|beach|room|hall|platform|station|plaza|market|road|carriage|theatre|theater|stadium|park|corridor)|without a soul|not a soul(?: in sight)?|(?:no one|nobody) (?:in sight|about|around)|(?:devoid|empty) of people|abandoned and empty',
+    crowd: 'crowds?(?: of \\p{L}+)?|crowded|throng(?:s|ed|ing)?(?: with \\p{L}+)?|packed with (?:people|\\p{L}+ers|tourists|guests|visitors)|(?:heaving|teeming|swarming|crammed|bustling|busy) (?:with|full of) \\p{L}+|bustling|jostling(?: \\p{L}+)?|hordes(?: of \\p{L}+)?|full of (?:people|shoppers|travellers|tourists|visitors|guests)',
+  },
+  'empty crowd',
+)
+
+const layout = dimension(
+  'two layouts',
+  ['framing'],
+  {
+    centred: '(?:perfectly |dead |exactly )?(?:centred|centered)(?: composition)?|dead cent(?:re|er)|(?:perfectly |strictly )?symmetrical(?: composition)?|perfect symmetry|(?:subject|figure) in the cent(?:re|er)|in the very cent(?:re|er)',
+    offside: 'off cent(?:re|er)|rule of thirds|(?:left|right) of cent(?:re|er)|(?:subject|figure|person) (?:on|at|to) the (?:far )?(?:left|right)|asymmetric(?:al)?(?: composition)?|in the (?:left|right) third',
+    sparse: '(?:minimal|minimalist|sparse|spare|uncluttered) composition|uncluttered|(?:lots|a lot|plenty|great deal) of empty space|vast (?:negative|empty) space',
+    dense: '(?:crowded|cluttered|busy|dense|crammed) composition|horror vacui|densely packed(?: composition)?|every inch (?:is )?filled',
+  },
+  'centred offside, sparse dense',
+)
+
+const hairiness = dimension(
+  'two faces',
+  ['subject', 'detail'],
+  {
+    shaven: 'clean shaven|beardless|smooth cheeked|freshly shaved',
+    bearded: 'bearded|(?:long|white|gr[ae]y|full|bushy|cropped|red|black|braided|wild|thick|short|tangled|flowing|forked)(?: \\p{L}+)? (?:beard|moustache|mustache|whiskers)|stubble',
+    bald: 'bald(?: headed)?|shave[nd] head|hairless',
+    haired: '(?:long|curly|flowing|thick|wavy|straight|tangled|wild|braided|golden|silver|red|dark|gr[ae]y|white)(?: \\p{L}+)? (?:hair|braids?|ponytail|plaits?|locks|curls|mane)|ponytail|mop of hair',
+  },
+  'shaven bearded, bald haired',
+)
+
+const water = dimension(
+  'two states of the water',
+  ['setting', 'detail', 'moment', 'action', 'mood'],
+  {
+    rough: '(?:rough|stormy|raging|choppy|heaving|wild|mountainous) (?:sea|seas|water|waters|ocean|waves|surf)|(?:huge|towering|crashing|giant|breaking) waves|whitecaps',
+    calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil) (?:sea|seas|water|waters|ocean|lake)|mirror calm|not a ripple',
+  },
+  'rough calm',
+)
+
+const room = dimension(
+  'indoors and outdoors',
+  ['setting', 'framing', 'medium'],
+  {
+    indoors: 'indoors?|interior(?: shot| view| photograph| scene)?|inside a windowless room|studio backdrop',
+    outdoors: 'outdoors?|in the open air|open air|out of doors',
+  },
+  'indoors outdoors',
+)
+
+/** Everything of which a picture can have one at a time. */
+export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room]
