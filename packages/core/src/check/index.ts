@@ -50,9 +50,9 @@ export const CHECKS: Readonly<Record<FindingKind, Check>> = {
 const WEIGHT = { stop: 0, caution: 1, tip: 2 } as const
 const placeOf = ({ where }: Finding) => (where?.in === 'text' ? where.start : Number.MAX_SAFE_INTEGER)
 
-/** Whether the writer has waived a finding of a kind where this one lies. */
+/** Whether the writer has waived a finding of a kind where this one lies; one that lies nowhere in the text, anywhere. */
 const isWaived = (draft: Draft, { kind, where }: Finding): boolean =>
-  draft.marks.some((mark) => mark.kind === 'waived' && mark.check === kind && where?.in === 'text' && mark.from < where.end && mark.to > where.start)
+  draft.marks.some((mark) => mark.kind === 'waived' && mark.check === kind && (where?.in !== 'text' || (mark.from < where.end && mark.to > where.start)))
 
 /**
  * What is wrong with a draft before it is tried, the gravest first, then in the order of the text. `reading` must be of

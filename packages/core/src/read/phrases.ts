@@ -1,7 +1,8 @@
 import { FACETS } from '../facet.ts'
 import { LABELS } from './model/chain.ts'
-import { GAP, type Item } from './model/features.ts'
+import { GAP, type Item, quotedTokens } from './model/features.ts'
 import type { Phrase } from './reading.ts'
+import type { Token } from './scan.ts'
 
 /** How sure a run of labels is, as a share of the times such a run is right. Points of a line: raw value, share. */
 export type Calibration = readonly (readonly [raw: number, right: number])[]
@@ -23,12 +24,30 @@ const QUOTES_ONLY = /^[\s"“”„‘’'«»:]+$/
 const OPENS = /["“„‘'«]$/
 const CLOSES = /^["“”’'»]/
 
-/** Quotation marks at the edges of words to be read belong to them: “sign reads "Open"” is one phrase, its quotes included. */
-function withQuotes(text: string, start: number, end: number): [number, number] {
+/** Joining words at the edge of a quotation are no items, yet are read with it: the rest of “KEEP OUT”, the first of “THE END”. */
+const TO_THE_CLOSE = /^(?:[^\S\n]+\p{L}+){1,4}(?=[.!?]?["”»])/u
+const TO_THE_OPENING = /(?<=["“„«])(?:\p{L}+[^\S\n]+){1,4}$/u
+
+/**
+ * Quotation marks at the edges of words to be read belong to them: “sign reads "Open"” is one phrase, its quotes included.
+ * `from` and `to` bound what may be taken: where the words before and after end and begin.
+ */
+function withQuotes(text: string, first: number, last: number, from: number, to: number): [number, number] {
+  const isOpen = /["“„«][^"”»]*$/.test(text.slice(first, last))
+  const start = isOpen ? first : first - (TO_THE_OPENING.exec(text.slice(from, first))?.[0].length ?? 0)
+  const end = isOpen || start < first ? last + (TO_THE_CLOSE.exec(text.slice(last, to))?.[0].length ?? 0) : last
   const closes = CLOSES.test(text.slice(end))
   const opens = OPENS.test(text.slice(0, start))
   const openInside = /["“„«]/.test(text.slice(start, end)) && !/["”»]$/.test(text.slice(start, end))
   return [opens && closes ? start - 1 : start, closes && (opens || openInside) ? end + 1 : end]
+}
+
+/** Words between quotation marks are read in the picture together: where one of them is, all are. */
+export function wholeQuotes(items: readonly Item[], tokens: readonly Token[], labels: Uint8Array): Uint8Array {
+  if (!labels.includes(LETTERING)) return labels
+  const quoted = quotedTokens(tokens)
+  const read = new Set(items.flatMap(({ at }, i) => (labels[i] === LETTERING && quoted[at] ? [quoted[at]] : [])))
+  return read.size ? labels.map((label, i) => (read.has(quoted[items[i]!.at]!) ? LETTERING : label)) : labels
 }
 
 /** The labels of a unit's words as phrases: runs of one facet, ended by punctuation, noise or another facet. Ranges are in the unit's own text. */
@@ -42,7 +61,7 @@ export function phrasesOf(text: string, items: readonly Item[], labels: Uint8Arr
     if (label > 0) {
       // Articles and joining words before the first word are outside.
       const [first, last] = [items[i]!.token.start, items[end - 1]!.token.end]
-      const [from, to] = label === LETTERING ? withQuotes(text, first, last) : [first, last]
+      const [from, to] = label === LETTERING ? withQuotes(text, first, last, items[i - 1]?.token.end ?? 0, items[end]?.token.start ?? text.length) : [first, last]
       let sum = 0
       for (let k = i; k < end; k++) sum += probabilities[k * LABELS + label]!
       const confidence = calibrated(sum / (end - i), calibration)

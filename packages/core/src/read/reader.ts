@@ -7,7 +7,7 @@ import { featuresOf, type Item, itemsOf } from './model/features.ts'
 import { firstLayer, lastLayer, recur } from './model/network.ts'
 import type { ReadingTables } from './model/tables.ts'
 import { WordEntries } from './model/word-features.ts'
-import { phrasesOf } from './phrases.ts'
+import { phrasesOf, wholeQuotes } from './phrases.ts'
 import { prepare, type Unit } from './prepare.ts'
 import type { Phrase, Reading } from './reading.ts'
 import { scan, type Token } from './scan.ts'
@@ -76,7 +76,7 @@ export class Reader {
     const tokens = scan(said)
     const items = itemsOf(tokens, { words: this.#entries, tags: this.tag(said, tokens), terms: terms.find(tokens), hint: unit.hint, masks: unit.masks, place: unit.place })
     const p = this.#probabilities(items, own)
-    const phrases = phrasesOf(said, items, likeliest(items.length, p), p, this.tables.calibration)
+    const phrases = phrasesOf(said, items, wholeQuotes(items, tokens, likeliest(items.length, p)), p, this.tables.calibration)
     this.#units.set(key, phrases)
     if (this.#units.size > REMEMBERED) this.#units.delete(this.#units.keys().next().value!)
     return phrases

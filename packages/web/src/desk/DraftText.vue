@@ -40,6 +40,14 @@ onMounted(() => {
   text-decoration: line-through;
   color: var(--soft);
 }
+/* One thin line, whatever the kind; what would waste a try has it solid. */
+.draft-text :deep(.cm-found) {
+  text-decoration: underline dotted var(--rule-strong) 2px;
+  text-underline-offset: 4px;
+}
+.draft-text :deep(.cm-found-stop) {
+  text-decoration: underline solid var(--accent) 1px;
+}
 .draft-text :deep(.cm-pointed) {
   background: var(--wash);
   box-shadow: 0 2px 0 var(--accent);

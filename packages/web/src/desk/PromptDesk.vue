@@ -2,13 +2,15 @@
 import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
 import { titleOf } from '@idolon/core'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import SavedText from '../shared/SavedText.vue'
+import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
+import ChecksPanel from './ChecksPanel.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import DeskHeader from './DeskHeader.vue'
 import { useDraftSession } from './draft-session.ts'
@@ -20,7 +22,9 @@ import OutputPanel from './OutputPanel.vue'
 import { usePromptFacts } from './prompt-facts.ts'
 import RecentProofs from './RecentProofs.vue'
 import ReuseDialog from './ReuseDialog.vue'
+import StopsDialog from './StopsDialog.vue'
 import TrySettings from './TrySettings.vue'
+import { useFindings } from './use-findings.ts'
 
 const props = defineProps<{ prompt: Prompt }>()
 const router = useRouter()
@@ -33,7 +37,19 @@ const { known, runs, versions, tags } = facts
 const session = useDraftSession(props.prompt)
 const { draft } = session
 const starting = ref(false)
-const side = useLocalStorage<'output' | 'history'>('idolon.desk-side', 'output')
+const SIDES = { checks: 'Checks', output: 'Output', history: 'History' } as const
+type Side = keyof typeof SIDES
+const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
+const engines = useEngines()
+const findings = useFindings(session, () => {
+  const [choice] = draft.value.engines
+  return choice && engines.find(choice.engine, choice.revision)
+})
+const stops = computed(() => findings.all.value.filter(({ severity }) => severity === 'stop'))
+/** Stops that the writer has gone over once; the same ones are not asked about again. */
+const goneOver = ref('')
+const asking = ref(false)
+const checks = useTemplateRef<InstanceType<typeof ChecksPanel>>('checks')
 const recent = useTemplateRef<InstanceType<typeof RecentProofs>>('recent')
 const outline = useTemplateRef<InstanceType<typeof OutlineRows>>('outline')
 const reuse = ref(false)
@@ -43,8 +59,14 @@ const title = computed(() => (known.value.named ? known.value.title : titleOf(dr
 if (props.prompt.projectId !== projects.chosen) projects.chosen = props.prompt.projectId
 const params = { prompt: props.prompt.id }
 
+const stopsKey = () => stops.value.map(({ kind, reason }) => kind + reason).sort().join('\n')
 async function tryIt(): Promise<void> {
   if (starting.value || draft.value.text.trim() === '') return
+  if (!findings.current.value) await findings.check()
+  if (stops.value.length && goneOver.value !== stopsKey()) {
+    asking.value = true
+    return
+  }
   starting.value = true
   await task(async () => {
     await session.saver.settled()
@@ -74,7 +96,32 @@ const remove = () =>
     })
   })
 
+async function lookAtStops(): Promise<void> {
+  side.value = 'checks'
+  await nextTick()
+  checks.value?.focus()
+}
+async function walkFindings(by: 1 | -1): Promise<void> {
+  side.value = 'checks'
+  await nextTick()
+  checks.value?.walk(by)
+}
+function tryAnyway(): void {
+  goneOver.value = stopsKey()
+  void tryIt()
+}
+function turn(by: number): void {
+  const names = Object.keys(SIDES) as Side[]
+  side.value = names[Math.max(0, Math.min(names.length - 1, names.indexOf(side.value) + by))]!
+  document.getElementById(`tab-${side.value}`)?.focus()
+}
+
 useEventListener('keydown', (event: KeyboardEvent) => {
+  if (event.key === 'F8') {
+    event.preventDefault()
+    void walkFindings(event.shiftKey ? -1 : 1)
+    return
+  }
   if ((event.ctrlKey || event.metaKey) && event.key === 'Enter') {
     event.preventDefault()
     void tryIt()
@@ -94,6 +141,7 @@ useActions(() => [
   { name: 'Redo', run: session.redo },
   { name: 'Leave-out list', words: 'negative prompt exclude', run: () => document.getElementById('leave-out')?.focus() },
   { name: 'Outline', words: 'phrases facets', run: () => void outline.value?.focus() },
+  { name: 'Checks', words: 'problems errors findings', run: () => void lookAtStops() },
   { name: 'Output', words: 'what is sent', run: () => (side.value = 'output') },
   { name: 'History', words: 'versions compare', run: () => (side.value = 'history') },
   { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
@@ -111,17 +159,18 @@ useActions(() => [
           <LeaveOutField :entries="draft.leaveOut" @change="session.change({ leaveOut: $event })" />
         </OutlineRows>
       </div>
+      <p v-if="stops.length && side !== 'checks'" class="open-stops">{{ stops[0]!.reason }}{{ stops.length > 1 ? ` And ${stops.length - 1} more.` : '' }} <button class="plain" @click="lookAtStops">Look</button></p>
       <TrySettings :draft="draft" :starting="starting" @change="session.change($event)" @try="tryIt" />
       <RecentProofs ref="recent" :prompt-id="prompt.id" :runs="runs" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
     </div>
     <aside class="side">
       <div class="choice" role="tablist" aria-label="Beside the text">
-        <button id="tab-output" role="tab" aria-controls="side-panel" :aria-selected="side === 'output'" :tabindex="side === 'output' ? 0 : -1" @click="side = 'output'" @keydown.right="(side = 'history'), ($el.querySelector('#tab-history') as HTMLElement).focus()">Output</button>
-        <button id="tab-history" role="tab" aria-controls="side-panel" :aria-selected="side === 'history'" :tabindex="side === 'history' ? 0 : -1" @click="side = 'history'" @keydown.left="(side = 'output'), ($el.querySelector('#tab-output') as HTMLElement).focus()">History</button>
+        <button v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" role="tab" aria-controls="side-panel" :aria-selected="side === key" :tabindex="side === key ? 0 : -1" @click="side = key" @keydown.right="turn(1)" @keydown.left="turn(-1)">{{ name }}</button>
       </div>
       <div id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
+        <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
         <OutputPanel v-if="side === 'output'" :draft="draft" />
-        <HistoryPanel v-else :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
+        <HistoryPanel v-else-if="side === 'history'" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
       </div>
       <p class="row-actions ends">
         <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>
@@ -129,6 +178,7 @@ useActions(() => [
       </p>
       <div class="labelled note"><span>Note</span><SavedText multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" /></div>
     </aside>
+    <StopsDialog v-model="asking" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
     <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />
     <ReuseDialog v-model="reuse" :title="reuseVersion ? `${title}, version ${reuseVersion.number}` : title" :prompt-id="prompt.id" :version-id="reuseVersion?.id" />
   </main>
@@ -180,6 +230,10 @@ useActions(() => [
   padding: 22px 24px 24px;
   border-left: 1px solid var(--rule);
   min-width: 0;
+}
+.open-stops {
+  padding-left: 12px;
+  border-left: 2px solid var(--accent);
 }
 .choice {
   display: flex;

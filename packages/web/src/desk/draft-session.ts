@@ -7,7 +7,8 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { onChange } from '../api/changes.ts'
 import { useNotices } from '../notices/notices.ts'
-import { phraseHighlight } from '../reading/phrase-highlight.ts'
+import { findingMarks, showFindings } from '../reading/finding-marks.ts'
+import { phraseHighlight, pointAt } from '../reading/phrase-highlight.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
 import { usePhrases } from '../stores/phrases.ts'
 import { phraseCompletion } from './completion.ts'
@@ -65,6 +66,7 @@ export function useDraftSession(prompt: Prompt) {
       extensions: [
         draftExtensions(prompt.draft),
         phraseHighlight,
+        findingMarks,
         phraseCompletion(() => phrases.all),
         keymap.of([...historyKeymap, ...defaultKeymap]),
         EditorView.lineWrapping,
@@ -75,7 +77,9 @@ export function useDraftSession(prompt: Prompt) {
         }),
         EditorView.updateListener.of((update) => {
           if (update.selectionSet || update.docChanged) caret.value = update.state.selection.main.head
-          if (update.transactions.some((tr) => tr.docChanged || tr.effects.length > 0)) see(update.transactions, update.state)
+          // What is only shown over the text changes nothing of the draft.
+          const changes = (tr: Transaction) => tr.docChanged || tr.effects.some((effect) => !effect.is(pointAt) && !effect.is(showFindings))
+          if (update.transactions.some(changes)) see(update.transactions, update.state)
         }),
       ],
     }),

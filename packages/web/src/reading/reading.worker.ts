@@ -1,5 +1,7 @@
-import { changesFit, changeText, fixedFacetsOf } from '@idolon/core'
+import { changesFit, changeText, type Draft, type EngineProfile, type Finding, fixedFacetsOf } from '@idolon/core'
 import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester } from '@idolon/core/reader'
+import kinUrl from '@idolon/core/tables/kin.bin?url'
+import knownUrl from '@idolon/core/tables/known.bin?url'
 import readerUrl from '@idolon/core/tables/reader.bin?url'
 import wordsUrl from '@idolon/core/tables/words.bin?url'
 import type { FromWorker, ToWorker } from './protocol.ts'
@@ -27,6 +29,14 @@ function readSoon(): void {
   })
 }
 
+/** The checks and their vocabulary, loaded when they are first asked for. */
+let checking: Promise<(draft: Draft, engine: EngineProfile | undefined) => Finding[]> | undefined
+const checks = (reader: Reader) =>
+  (checking ??= Promise.all([import('@idolon/core/check'), bytes(kinUrl), bytes(knownUrl)]).then(([{ checkDraft, Kin, Known }, kin, known]) => {
+    const language = { words: reader.words, kin: new Kin(kin, reader.words), known: new Known(known) }
+    return (draft, engine) => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, { engine })
+  }))
+
 type Question = Extract<ToWorker, { type: 'ask' }>
 const questions: Question[] = []
 
@@ -38,6 +48,13 @@ function answer(question: Question): void {
   if (question.kind === 'rewrite') {
     const { draft, style } = question
     say({ type: 'answer', id: question.id, answer: rewriteDraft(draft, own.reader.read(draft.text, fixedFacetsOf(draft.marks)), style, own.reader) })
+  } else if (question.kind === 'check') {
+    const { id, draft, engine } = question
+    // A worker whose vocabulary cannot be loaded is started again, as one that throws.
+    checks(own.reader).then(
+      (check) => say({ type: 'answer', id, answer: check(draft, engine) }),
+      (error: unknown) => setTimeout(() => { throw error }),
+    )
   } else {
     own.suggester ??= new Suggester(own.reader.words)
     const text = current?.text ?? ''

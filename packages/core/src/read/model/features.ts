@@ -117,7 +117,7 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
       mix(OWN_TEMPLATES + 3, next ? next.gap : GAPS),
       mix(OWN_TEMPLATES + 4, item.preposition),
       mix(OWN_TEMPLATES + 5, next?.preposition ?? 0),
-      mix(OWN_TEMPLATES + 6, quoted[item.at] ?? 0),
+      mix(OWN_TEMPLATES + 6, quoted[item.at] ? 1 : 0),
       mix(OWN_TEMPLATES + 7, sources.hint),
       mix(OWN_TEMPLATES + 8, place),
       mix(OWN_TEMPLATES + 9, fromEnd, list),
@@ -141,16 +141,17 @@ function isStranded(tokens: readonly Token[], at: number): boolean {
   return next === undefined || (next.kind === 'mark' && (COMMAS.has(next.text) || STOPS.has(next.text) || next.text === ':' || next.text === ')'))
 }
 
-/** 1 for tokens between quotation marks that are near one another, else 0. */
-function quotedTokens(tokens: readonly Token[]): Uint8Array {
+/** For tokens between quotation marks that are near one another the number of their pair, from 1; else 0. */
+export function quotedTokens(tokens: readonly Token[]): Uint8Array {
   const inside = new Uint8Array(tokens.length)
+  let pair = 0
   for (let i = 0; i < tokens.length; i++) {
     const close = tokens[i]!.kind === 'mark' ? OPENING[tokens[i]!.text] : undefined
     if (!close) continue
     let end = i + 1
     while (end < tokens.length && end - i <= LONGEST_QUOTE && tokens[end]!.text !== close) end++
     if (end >= tokens.length || end - i > LONGEST_QUOTE) continue
-    inside.fill(1, i + 1, end)
+    inside.fill(Math.min(++pair, 255), i + 1, end)
     i = end
   }
   return inside

@@ -1,0 +1,116 @@
+import fc from 'fast-check'
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { checkDraft } from '../src/check/index.ts'
+import type { Around } from '../src/check/checked.ts'
+import type { Finding, FindingKind } from '../src/check/finding.ts'
+import { NO_RULES } from '../src/check/rules.ts'
+import { anyDraft } from '../src/draft/arbitrary-draft.test-support.ts'
+import { type Draft, emptyDraft } from '../src/draft/draft.ts'
+import { applyEdit, invertEdit } from '../src/draft/edit.ts'
+import { completeProfile } from '../src/engine/complete.ts'
+import { Kin } from '../src/glossary/kin.ts'
+import { Known } from '../src/glossary/known.ts'
+import { fixedFacetsOf } from '../src/phrase/marks.ts'
+import { createReader } from '../src/reader.ts'
+
+const table = (name: string) => readFileSync(new URL(`../tables/${name}.bin`, import.meta.url))
+const reader = createReader(table('words'), table('reader'))
+const language = { words: reader.words, kin: new Kin(table('kin'), reader.words), known: new Known(table('known')) }
+const findings = (draft: Draft, around: Around = {}): Finding[] => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, around)
+const draft = (text: string, rest: Partial<Draft> = {}): Draft => ({ ...emptyDraft(), text, ...rest })
+
+/** What one kind of check finds: the words it is about, and those it sets against them. */
+function found(kind: FindingKind, of: Draft, around: Around = {}): string[] {
+  return findings(of, around)
+    .filter((finding) => finding.kind === kind)
+    .map(({ where, with: other }) => [where, other].map((place) => (place?.in === 'text' ? of.text.slice(place.start, place.end) : place?.in === 'leaveOut' ? `[${place.entry}]` : (place?.key ?? ''))).filter(Boolean).join(' ~ '))
+}
+
+describe('contradictions', () => {
+  it('are two hours, two seasons, two distances of one picture', () => {
+    expect(found('contradiction', draft('a miller at midday beneath a crescent moon, oil painting'))).toEqual(['midday ~ crescent moon'])
+    expect(found('contradiction', draft('tight headshot of a diver, panoramic view of the reef, photograph'))).toHaveLength(1)
+  })
+
+  it('that are meant are none', () => {
+    expect(found('contradiction', draft('A lamplit kitchen at night while the sunlit garden shows through the window of a dream'))).toEqual([])
+    expect(found('contradiction', draft('diptych of an orchard, summer and winter, etching'))).toEqual([])
+    expect(found('contradiction', draft('a night watchman at noon, gouache'))).toEqual([])
+  })
+})
+
+describe('the leave-out list', () => {
+  it('fights the text by kind and by what a thing implies, not by words that only say which', () => {
+    expect(found('fights-leave-out', draft('a sparrow on a gate, gouache, farmyard', { leaveOut: ['birds'] }))).toEqual(['sparrow ~ [birds]'])
+    expect(found('fights-leave-out', draft('a tram beside a billboard, linocut, street', { leaveOut: ['text'] }))).toEqual(['billboard ~ [text]'])
+    expect(found('fights-leave-out', draft('a stone lion at a gate, etching, park', { leaveOut: ['animals'] }))).toEqual([])
+  })
+
+  it('holds bare words', () => {
+    const of = draft('a pond, watercolour, dawn', { leaveOut: ['boats', 'no people'] })
+    const [finding] = findings(of).filter(({ kind }) => kind === 'negated-leave-out')
+    expect(applyEdit(of, finding!.fix!.edits[0]!).leaveOut).toEqual(['boats', 'people'])
+  })
+})
+
+it('what is no part of the picture goes where it belongs by its fix', () => {
+  let of = draft('Please draw a heron at a weir, woodcut, mist, masterpiece, no people, seed 12')
+  for (const kind of ['lead-verb', 'filler', 'negation-in-text', 'settings-in-text'] as const) {
+    const [finding] = findings(of).filter((one) => one.kind === kind)
+    of = applyEdit(of, finding!.fix!.edits[0]!)
+  }
+  expect(of).toMatchObject({ leaveOut: ['people'], settings: { seed: 12 } })
+  expect(of.text).toMatch(/^a heron at a weir, woodcut, mist$/i)
+})
+
+it('a thing is told from a time it does not belong to', () => {
+  expect(found('era-clash', draft('a Victorian parlour, a boy with a laptop, gouache'))).toEqual(['laptop ~ Victorian'])
+  expect(found('era-clash', draft('a Victorian parlour, a boy with a kite, gouache'))).toEqual([])
+  expect(found('era-clash', draft('a time traveller with a laptop in a Victorian parlour, gouache'))).toEqual([])
+})
+
+it('a misspelling is told from a rare word', () => {
+  expect(found('unknown-word', draft('a lighthuose at dusk, chiaroscuro, a tarn'))).toEqual(['lighthuose'])
+})
+
+it('an engine says what it would lose', () => {
+  const engine = completeProfile({ reads: 'keywords', leaveOut: false, limit: { unit: 'words', max: 6 }, refuses: ['seed'], emphasis: 'none' })
+  const of = draft('gouache, quiet morning, pale light, an old beekeeper lifts a frame', { leaveOut: ['people'], settings: { seed: 4 }, marks: [{ from: 0, to: 7, kind: 'emphasis', level: 1 }] })
+  expect(found('unsupported', of, { engine })).toEqual(['[people]', 'gouache', 'seed'])
+  expect(findings(of, { engine }).find(({ kind }) => kind === 'over-length')?.severity).toBe('stop')
+})
+
+it('house rules are asked for and mended', () => {
+  const rules = { ...NO_RULES, must: [{ phrase: 'linen cloth' }], never: ['plastic'], leaveOut: ['hands'] }
+  expect(found('house-rule', draft('a plastic spoon, product photograph, side light'), { rules })).toEqual(expect.arrayContaining(['plastic', '[hands]']))
+})
+
+it('what is waived is quiet while its words stand', () => {
+  const text = 'a miller at midday beneath a crescent moon, oil painting'
+  const waived = draft(text, { marks: [{ from: 12, to: 18, kind: 'waived', check: 'contradiction', reason: 'an eclipse' }] })
+  expect(found('contradiction', waived)).toEqual([])
+})
+
+it('what is switched off is not there', () => {
+  const text = 'a fox in snow, hot summer day, gouache'
+  expect(found('contradiction', draft(text))).toHaveLength(1)
+  expect(found('contradiction', draft(text, { marks: [{ from: 15, to: 29, kind: 'off' }] }))).toEqual([])
+})
+
+describe('any draft', () => {
+  const words = fc.array(fc.constantFrom('a lone fox', 'at noon', 'midnight', ',', 'no people', '.', 'seed 4', 'masterpiece', 'snow', 'summer', 'twelve monks', 'wide shot', 'freckles', 'oil painting', 'photograph', '\n', '🦊', 'مرحبا', '((', 'the sign reads "OPEN"', 'xqzt'), { maxLength: 24 })
+  it('is checked without an error; places lie in it, and every fix is an edit that can be undone', () => {
+    fc.assert(
+      fc.property(anyDraft, words, (any, parts) => {
+        for (const of of [any, { ...any, text: parts.join(' '), marks: [] }]) {
+          for (const { where, fix } of findings(of)) {
+            if (where?.in === 'text') expect(where.start >= 0 && where.end <= of.text.length && where.start < where.end).toBe(true)
+            for (const edit of fix?.edits ?? []) expect(applyEdit(applyEdit(of, edit), invertEdit(of, edit))).toEqual(of)
+          }
+        }
+      }),
+      { numRuns: 120 },
+    )
+  }, 60_000)
+})

@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { addMark, type Draft, type Finding, marksWithout, type Mark, type Severity } from '@idolon/core'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { useActions } from '../go-to/actions.ts'
+import { letterKeys } from '../keys/keys.ts'
+import { useNotices } from '../notices/notices.ts'
+import { counted } from '../shared/said.ts'
+import type { DraftSession } from './draft-session.ts'
+import type { Findings } from './use-findings.ts'
+
+/** What is wrong with the draft, gravest first: a line each, with its reason and what mends it. */
+const props = defineProps<{ session: DraftSession; findings: Findings }>()
+const notices = useNotices()
+const root = useTemplateRef<HTMLElement>('root')
+const allTips = ref(false)
+const waiving = ref<Finding>()
+const mending = ref(false)
+
+const GROUPS: { severity: Severity; name: string; says: string }[] = [
+  { severity: 'stop', name: 'Stops', says: 'the try would be wasted' },
+  { severity: 'caution', name: 'Cautions', says: 'likely to come out wrong' },
+  { severity: 'tip', name: 'Tips', says: '' },
+]
+const all = computed(() => props.findings.all.value)
+const of = (severity: Severity) => all.value.filter((finding) => finding.severity === severity)
+/** Of a draft with nothing graver one tip shows unasked; the others are a press away. */
+const tipsShown = computed(() => (allTips.value ? of('tip') : all.value.some(({ severity }) => severity !== 'tip') ? [] : of('tip').slice(0, 1)))
+const groups = computed(() => GROUPS.map((group) => ({ ...group, list: group.severity === 'tip' ? tipsShown.value : of(group.severity) })).filter(({ list }) => list.length))
+const hidden = computed(() => of('tip').length - tipsShown.value.length)
+const safe = computed(() => all.value.filter(({ fix }) => fix?.safe))
+const waived = computed(() => props.session.draft.value.marks.filter((mark): mark is Mark & { kind: 'waived' } => mark.kind === 'waived'))
+const said = ({ from, to }: { from: number; to: number }) => props.session.draft.value.text.slice(from, to)
+const setMarks = (marks: Draft['marks']) => props.session.change({ marks })
+
+const placeOf = ({ where }: Finding) => (where?.in === 'text' ? where : undefined)
+function show(finding: Finding, focus = true): void {
+  const place = placeOf(finding)
+  const { view } = props.session
+  if (finding.where?.in === 'leaveOut') document.getElementById('leave-out')?.focus()
+  if (!place || !props.findings.current.value) return
+  view.dispatch({ selection: { anchor: place.start, head: place.end }, scrollIntoView: true })
+  if (focus) view.focus()
+}
+async function mend({ fix }: Finding): Promise<void> {
+  if (!fix || !props.findings.current.value) return
+  for (const edit of fix.edits) props.session.apply(edit)
+  await props.findings.check()
+}
+/** Mends whatever takes nothing from the picture, one after another, each an edit of its own. */
+async function mendAll(): Promise<void> {
+  mending.value = true
+  let mended = 0
+  for (let next = safe.value[0]; next && mended < 60; next = safe.value[0]) {
+    await mend(next)
+    mended++
+  }
+  mending.value = false
+  notices.show(`${counted(mended, 'thing')} mended. Undo takes them back one by one.`, { action: { label: 'Undo', run: props.session.undo } })
+}
+function waive(finding: Finding, form: HTMLFormElement): void {
+  const reason = new FormData(form).get('reason')
+  waiving.value = undefined
+  const { text, marks } = props.session.draft.value
+  const place = placeOf(finding)
+  setMarks(addMark(marks, { from: place?.start ?? 0, to: place?.end ?? text.length, kind: 'waived', check: finding.kind, reason: typeof reason === 'string' ? reason.trim() : '' }))
+}
+const takeBack = (mark: Mark) => setMarks(marksWithout(props.session.draft.value.marks, [mark]))
+
+/** Goes to the next place in the text with something wrong, or the one before. */
+function walk(by: 1 | -1): void {
+  const places = all.value.filter((finding) => placeOf(finding)).sort((a, b) => placeOf(a)!.start - placeOf(b)!.start)
+  if (places.length === 0) return
+  const { from, to } = props.session.view.state.selection.main
+  const next = by > 0 ? (places.find((one) => placeOf(one)!.start >= to && placeOf(one)!.start > from) ?? places[0]) : (places.findLast((one) => placeOf(one)!.end <= from) ?? places.at(-1))
+  show(next!)
+  const line = root.value?.querySelector(`[data-finding="${all.value.indexOf(next!)}"]`)
+  line?.scrollIntoView({ block: 'nearest' })
+}
+function onKey(event: KeyboardEvent, finding: Finding): void {
+  const lines = [...(root.value?.querySelectorAll<HTMLElement>('button.reason') ?? [])]
+  const at = lines.indexOf(event.currentTarget as HTMLElement)
+  const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
+  if (event.key === 'ArrowDown') lines[at + 1]?.focus()
+  else if (event.key === 'ArrowUp') lines[at - 1]?.focus()
+  else if (letter === 'f' && finding.fix) void mend(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
+  else if (letter === 'w') waiving.value = finding
+  else return
+  event.preventDefault()
+}
+useActions(() => [
+  { name: 'Next finding', words: 'check problem walk', run: () => walk(1) },
+  ...(safe.value.length ? [{ name: 'Mend what is safe to mend', words: 'fix all checks', run: () => void mendAll() }] : []),
+])
+defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button.reason')?.focus() })
+</script>
+
+<template>
+  <section ref="root" class="checks" aria-label="Checks" :aria-busy="!findings.current.value">
+    <p v-if="all.length === 0" class="soft">{{ session.draft.value.text.trim() ? 'Nothing stands in the way of a try.' : 'What would go wrong with a try is said here while you write.' }}</p>
+    <p v-if="safe.length > 1" class="row-actions">
+      <button class="quiet" :disabled="mending || !findings.current.value" @click="mendAll">Mend the {{ safe.length }} that are safe to mend</button>
+    </p>
+    <section v-for="group in groups" :key="group.severity" :aria-labelledby="`checks-${group.severity}`">
+      <h2 :id="`checks-${group.severity}`">{{ group.name }}<span v-if="group.says" class="soft">: {{ group.says }}</span></h2>
+      <ul>
+        <li v-for="finding in group.list" :key="finding.kind + finding.reason" :class="group.severity" :data-finding="all.indexOf(finding)">
+          <button class="reason" :title="placeOf(finding) ? 'Show it in the text' : undefined" @click="show(finding)" @keydown="onKey($event, finding)">{{ finding.reason }}</button>
+          <form v-if="waiving === finding" class="waive" @submit.prevent="waive(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = undefined">
+            <input class="field" name="reason" maxlength="500" placeholder="why it is right here" aria-label="Why it is right here" @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).focus()" />
+            <button class="plain">Waive</button>
+          </form>
+          <p v-else class="row-actions">
+            <button v-if="finding.fix" class="plain strong" :disabled="!findings.current.value" @click="mend(finding)">{{ finding.fix.label }}</button>
+            <button class="plain soft" :aria-label="`Waive: ${finding.reason}`" @click="waiving = finding">Waive</button>
+          </p>
+        </li>
+      </ul>
+    </section>
+    <p v-if="hidden > 0"><button class="plain" @click="allTips = true">{{ counted(hidden, 'tip') }}{{ tipsShown.length ? ' more' : '' }}</button></p>
+    <section v-if="waived.length" aria-labelledby="checks-waived">
+      <h2 id="checks-waived">Waived</h2>
+      <ul>
+        <li v-for="mark in waived" :key="`${mark.check} ${mark.from}`" class="tip">
+          <span class="soft">“{{ said(mark).slice(0, 60) }}”{{ mark.reason ? `: ${mark.reason}` : '' }}</span> <button class="plain" @click="takeBack(mark)">Check it again</button>
+        </li>
+      </ul>
+    </section>
+  </section>
+</template>
+
+<style scoped>
+.checks,
+.checks section,
+ul {
+  display: grid;
+  gap: 10px;
+}
+.checks {
+  gap: 18px;
+}
+h2 {
+  font-size: 14px;
+}
+h2 .soft {
+  font-weight: 400;
+}
+li {
+  display: grid;
+  gap: 3px;
+  padding-left: 12px;
+  border-left: 1px solid var(--rule-strong);
+}
+li.stop {
+  padding-left: 11px;
+  border-left: 2px solid var(--accent);
+}
+.reason {
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  overflow-wrap: anywhere;
+}
+.waive {
+  display: flex;
+  gap: 12px;
+}
+.waive .field {
+  flex: 1;
+  min-width: 0;
+}
+</style>

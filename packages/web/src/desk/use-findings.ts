@@ -1,0 +1,38 @@
+import type { EngineProfile, Finding } from '@idolon/core'
+import { computed, onScopeDispose, shallowRef, toRaw, watch, type WatchSource } from 'vue'
+import { showFindings } from '../reading/finding-marks.ts'
+import type { DraftSession } from './draft-session.ts'
+
+/** A pause in typing after which the draft is checked. */
+const PAUSE_MS = 150
+
+/** What is wrong with the draft as it stands, found anew a moment after each change. */
+export function useFindings(session: DraftSession, engine: WatchSource<EngineProfile | undefined>) {
+  const all = shallowRef<readonly Finding[]>([])
+  /** The draft that was checked last: only on that one do places and fixes hold. */
+  const checked = shallowRef(session.draft.value)
+  let profile: EngineProfile | undefined
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function check(): Promise<void> {
+    const draft = session.draft.value
+    const findings = draft.text.trim() ? await session.reading.ask('check', { draft, engine: toRaw(profile) }) : []
+    if (session.draft.value !== draft) return
+    checked.value = draft
+    all.value = findings
+    session.view.dispatch({ effects: showFindings.of(findings) })
+  }
+  watch(
+    [session.draft, engine],
+    ([, now]) => {
+      profile = now
+      clearTimeout(timer)
+      timer = setTimeout(() => void check(), PAUSE_MS)
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => clearTimeout(timer))
+
+  return { all, check, current: computed(() => checked.value === session.draft.value) }
+}
+export type Findings = ReturnType<typeof useFindings>
