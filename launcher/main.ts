@@ -19,6 +19,7 @@ const HELP = `Idolon
       [NAME ...]      only these
   ./idolon train      train the reading on the corpus; see docs/reading.md
       [measure|judge] cross-validate it, or judge it on the prompts held back
+      checks [FILE] [show]   judge the checks by labelled drafts; see docs/checks.md
   ./idolon backup FILE [--data DIR]              write the whole database to FILE
   ./idolon restore FILE [--data DIR] [--replace]   read it back
 

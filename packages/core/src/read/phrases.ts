@@ -61,7 +61,7 @@ export function phrasesOf(text: string, items: readonly Item[], labels: Uint8Arr
     if (label > 0) {
       // Articles and joining words before the first word are outside.
       const [first, last] = [items[i]!.token.start, items[end - 1]!.token.end]
-      const [from, to] = label === LETTERING ? withQuotes(text, first, last, items[i - 1]?.token.end ?? 0, items[end]?.token.start ?? text.length) : [first, last]
+      const [from, to] = label === LETTERING ? withQuotes(text, first, last, Math.max(items[i - 1]?.token.end ?? 0, phrases.at(-1)?.end ?? 0), items[end]?.token.start ?? text.length) : [first, last]
       let sum = 0
       for (let k = i; k < end; k++) sum += probabilities[k * LABELS + label]!
       const confidence = calibrated(sum / (end - i), calibration)

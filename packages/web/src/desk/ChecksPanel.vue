@@ -13,7 +13,11 @@ const props = defineProps<{ session: DraftSession; findings: Findings }>()
 const notices = useNotices()
 const root = useTemplateRef<HTMLElement>('root')
 const allTips = ref(false)
-const waiving = ref<Finding>()
+/** The finding that is being waived: the text may change meanwhile, and its place with it. */
+const waiving = ref('')
+/** No draft has more to mend at once; were a fix to bring its own finding back, this ends it. */
+const MOST = 60
+const keyOf = ({ kind, reason }: Finding) => `${kind} ${reason}`
 const mending = ref(false)
 
 const GROUPS: { severity: Severity; name: string; says: string }[] = [
@@ -50,8 +54,9 @@ async function mend({ fix }: Finding): Promise<void> {
 async function mendAll(): Promise<void> {
   mending.value = true
   let mended = 0
-  for (let next = safe.value[0]; next && mended < 60; next = safe.value[0]) {
-    await mend(next)
+  // Written on meanwhile: what was found is of another text.
+  while (safe.value[0] && props.findings.current.value && mended < MOST) {
+    await mend(safe.value[0])
     mended++
   }
   mending.value = false
@@ -59,7 +64,8 @@ async function mendAll(): Promise<void> {
 }
 function waive(finding: Finding, form: HTMLFormElement): void {
   const reason = new FormData(form).get('reason')
-  waiving.value = undefined
+  waiving.value = ''
+  if (!props.findings.current.value) return
   const { text, marks } = props.session.draft.value
   const place = placeOf(finding)
   setMarks(addMark(marks, { from: place?.start ?? 0, to: place?.end ?? text.length, kind: 'waived', check: finding.kind, reason: typeof reason === 'string' ? reason.trim() : '' }))
@@ -71,7 +77,7 @@ function walk(by: 1 | -1): void {
   const places = all.value.filter((finding) => placeOf(finding)).sort((a, b) => placeOf(a)!.start - placeOf(b)!.start)
   if (places.length === 0) return
   const { from, to } = props.session.view.state.selection.main
-  const next = by > 0 ? (places.find((one) => placeOf(one)!.start >= to && placeOf(one)!.start > from) ?? places[0]) : (places.findLast((one) => placeOf(one)!.end <= from) ?? places.at(-1))
+  const next = by > 0 ? (places.find((one) => placeOf(one)!.start > from || (from === to && placeOf(one)!.start === from)) ?? places[0]) : (places.findLast((one) => placeOf(one)!.end <= from) ?? places.at(-1))
   show(next!)
   const line = root.value?.querySelector(`[data-finding="${all.value.indexOf(next!)}"]`)
   line?.scrollIntoView({ block: 'nearest' })
@@ -83,7 +89,7 @@ function onKey(event: KeyboardEvent, finding: Finding): void {
   if (event.key === 'ArrowDown') lines[at + 1]?.focus()
   else if (event.key === 'ArrowUp') lines[at - 1]?.focus()
   else if (letter === 'f' && finding.fix) void mend(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
-  else if (letter === 'w') waiving.value = finding
+  else if (letter === 'w') waiving.value = keyOf(finding)
   else return
   event.preventDefault()
 }
@@ -103,15 +109,15 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
     <section v-for="group in groups" :key="group.severity" :aria-labelledby="`checks-${group.severity}`">
       <h2 :id="`checks-${group.severity}`">{{ group.name }}<span v-if="group.says" class="soft">: {{ group.says }}</span></h2>
       <ul>
-        <li v-for="finding in group.list" :key="finding.kind + finding.reason" :class="group.severity" :data-finding="all.indexOf(finding)">
+        <li v-for="finding in group.list" :key="keyOf(finding)" :class="group.severity" :data-finding="all.indexOf(finding)">
           <button class="reason" :title="placeOf(finding) ? 'Show it in the text' : undefined" @click="show(finding)" @keydown="onKey($event, finding)">{{ finding.reason }}</button>
-          <form v-if="waiving === finding" class="waive" @submit.prevent="waive(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = undefined">
+          <form v-if="waiving === keyOf(finding)" class="waive" @submit.prevent="waive(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = ''">
             <input class="field" name="reason" maxlength="500" placeholder="why it is right here" aria-label="Why it is right here" @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).focus()" />
             <button class="plain">Waive</button>
           </form>
           <p v-else class="row-actions">
             <button v-if="finding.fix" class="plain strong" :disabled="!findings.current.value" @click="mend(finding)">{{ finding.fix.label }}</button>
-            <button class="plain soft" :aria-label="`Waive: ${finding.reason}`" @click="waiving = finding">Waive</button>
+            <button class="plain soft" :aria-label="`Waive: ${finding.reason}`" @click="waiving = keyOf(finding)">Waive</button>
           </p>
         </li>
       </ul>

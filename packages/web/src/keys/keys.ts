@@ -27,6 +27,7 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
       { keys: 'Ctrl Enter', does: 'Try the prompt' },
       { keys: 'Ctrl Z', does: 'Undo, in text, list and settings alike' },
       { keys: 'Ctrl Shift Z', does: 'Redo' },
+      { keys: 'F8, Shift F8', does: 'The next finding in the text, the one before' },
       { keys: 'Ctrl Space', does: 'Offer phrases and terms; arrows choose, Enter takes' },
       { keys: 'Tab', does: 'Leave the text for what comes after it' },
     ],
@@ -46,6 +47,15 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
       { keys: 'Ctrl Left, Right', does: 'Move it earlier, later' },
       { keys: 'Delete', does: 'Remove it' },
       { keys: 'Escape', does: 'Back to the text' },
+    ],
+  },
+  {
+    where: 'On a finding',
+    lines: [
+      { keys: 'Up, Down', does: 'Finding before, finding after' },
+      { keys: 'Enter', does: 'Show it in the text' },
+      { keys: 'F', does: 'Mend it' },
+      { keys: 'W', does: 'Waive it, with a reason' },
     ],
   },
   {
