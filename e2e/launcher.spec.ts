@@ -64,6 +64,24 @@ test('wrong usage is said plainly, with status 2', async () => {
   expect(await fails('read', '/nowhere/at/all')).toMatchObject({ code: 1 })
 })
 
+test('check and output answer a line for each line, and say what is wrong with a line', async () => {
+  const file = join(await mkdtemp(join(tmpdir(), 'idolon-check-')), 'in.jsonl')
+  await writeFile(file, '{"text":"a miller at midday beneath a crescent moon, oil painting","engine":"burin"}\n{"text":"a fox","engine":"nobody"}\n')
+  const answers = async (verb: string) => {
+    const { stdout, code } = await run(join(ROOT, 'idolon'), [verb, file, '--jsonl']).then(
+      ({ stdout }) => ({ stdout, code: 0 }),
+      (error: unknown) => error as { stdout: string; code: number },
+    )
+    expect(code).toBe(1)
+    return stdout.trim().split('\n').map((line) => JSON.parse(line) as Record<string, unknown>)
+  }
+  const [checked, unknown] = await answers('check')
+  expect(checked).toMatchObject({ findings: [{ kind: 'contradiction', severity: 'stop', where: { in: 'text', start: 12, end: 18 } }] })
+  expect(unknown).toMatchObject({ error: { type: 'no-such-engine' } })
+  const [said] = await answers('output')
+  expect(said).toMatchObject({ text: expect.stringMatching(/miller .*\.$/) as unknown, leaveOut: '', limit: 1_800 })
+})
+
 test('read answers a line for each line, bad ones included', async () => {
   const file = join(await mkdtemp(join(tmpdir(), 'idolon-read-')), 'in.jsonl')
   await writeFile(file, '{"text":"a red fox at dusk"}\nnot json\n{"txt":1}\n{"text":""}\n')

@@ -26,6 +26,7 @@ const HELP = `Idolon
 The core on text, as JSON, from a file or standard input (--jsonl: one JSON object a line):
   ./idolon read [FILE] [--jsonl]                 phrases by facet, leave-outs, settings, noise
   ./idolon check [FILE] [--jsonl]                what is wrong with a draft before it is tried
+  ./idolon output [FILE] [--jsonl]               a draft as an engine is given it
 `
 
 const VERBS: Record<string, (args: string[]) => Promise<number>> = {
@@ -35,6 +36,7 @@ const VERBS: Record<string, (args: string[]) => Promise<number>> = {
   backup,
   restore,
   // Loaded when they are called, since their language models are not needed to start.
+  output: async (args) => (await import('./verbs/output.ts')).output(args),
   check: async (args) => (await import('./verbs/check.ts')).check(args),
   read: async (args) => (await import('./verbs/read.ts')).read(args),
   train: async (args) => (await import('./train.ts')).train(args),

@@ -5,7 +5,7 @@ export const NUMBERS: Record<string, number> = {
   two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90, dozen: 12, hundred: 100, thousand: 1000,
 }
 const COUNTED = new RegExp(`\\b(?:(?:an?|about|some|nearly|over) )?(${Object.keys(NUMBERS).join('|')}|\\d{1,5}) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)`, 'giu')
-const MANY = /\b(?:(?:dozens|scores|hundreds|thousands|crowds?|masses|hordes|swarms?|throngs?|legions?|army|armies|mob|sea|host) of (?:\p{L}+[ -]){0,2}?\p{L}+|(?:an? )?(?:army|armies|crowds?|throng|audience|choir|orchestra|procession|congregation|(?:carnival |military |street )?parade(?! ground)|mob|regiment|battalion|football team|team of \p{L}+|packed (?:\p{L}+ ){0,2}(?:audience|hall|stands|stadium)|marching band|multitude|wedding guests|battle scene)(?: of (?:\p{L}+ )?\p{L}+)?)\b/giu
+const MANY = /\b(?:(?:dozens|scores|hundreds|thousands|crowds?|masses|hordes|swarms?|throngs?|legions?|army|armies|mob|sea|host) of (?:\p{L}+[ -]){0,2}?\p{L}+|(?:an? )?(?:army|armies|crowds?|throng|audience|choir|orchestra|procession|congregation|(?:carnival |military |street )?parade(?! ground)|mob|regiment|battalion|football team|team of \p{L}+|packed (?:\p{L}+ ){0,2}(?:audience|hall|stands|stadium)|marching band|multitude|wedding guests|battle scene|(?:stadium|arena|hall|square|street|room|theatre|theater|church|carriage|bus|bar|boat|stand)s? (?:full|packed|crammed|filled|crowded) (?:of|with) (?:\p{L}+ ){0,2}\p{L}+)(?: of (?:\p{L}+ )?\p{L}+)?)\b/giu
 
 const NOT_ALIVE = /\b(?:toy|tin|stone|bronze|clay|paper|wooden|plastic|painted|carved|terracotta|chess|statues?|dolls?|puppets?|figurines?)\b/i
 
@@ -17,7 +17,7 @@ export interface Figures extends TextRange {
 const isFigure = (checked: Checked, word: string): boolean => {
   const { kin } = checked.language
   const lower = word.toLowerCase()
-  return kin.below(lower, 'person') >= 0 || kin.below(lower, 'animal') >= 0 || /(?:people|children|men|women|folk|guests|kids|dwarves|dwarfs|elves|players)$/.test(lower)
+  return kin.below(lower, 'person') >= 0 || kin.below(lower, 'animal') >= 0 || /(?:people|children|men|women|folk|guests|kids|dwarves|dwarfs|elves|players|fans|couples|girls|boys)$/.test(lower)
 }
 
 /** Places that name many figures at once. */

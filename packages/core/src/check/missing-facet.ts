@@ -1,5 +1,6 @@
 import type { Facet } from '../facet.ts'
 import type { Check, Checked } from './checked.ts'
+import { vagueSubject } from './vague-subject.ts'
 
 const PHOTO = /\b(?:photo\w*|film still|snapshot|cinematic still|polaroid|portrait photo\w*|daguerreotype|tintype|cyanotype)\b/i
 const PATTERN = /\b(?:pattern|wallpaper|texture|icons?|logo|emblem|crest|coat of arms|sticker|stamp|diagram|blueprint|chart|infographic|typographic|lettering|alphabet|map|motif|monogram|badge)\b/i
@@ -35,7 +36,7 @@ const WHY: Partial<Record<Facet, string>> = {
 
 const nounsOf = (text: string) => text.toLowerCase().match(/\p{L}{3,}/gu) ?? []
 /** Kinds of thing that a picture can be of, and kinds of place. */
-const THINGS = ['person', 'animal', 'building', 'vehicle', 'instrumentality', 'plant', 'food']
+const THINGS = ['person', 'animal', 'building', 'vehicle', 'container', 'tool', 'device', 'furniture', 'implement', 'weapon', 'clothing', 'machine', 'plant', 'food', 'sculpture', 'monument', 'bridge']
 const PLACES = ['location', 'structure', 'geological formation', 'body of water', 'land', 'way', 'region']
 
 /** Whether a facet is said somewhere, if not in the phrase the reading gives it. */
@@ -44,7 +45,8 @@ function isSaid(checked: Checked, facet: Facet): boolean {
   const text = checked.shown
   switch (facet) {
     case 'subject':
-      return checked.of('action', 'detail').length > 0 || nounsOf(text).some((word) => THINGS.some((kind) => checked.language.kin.below(word, kind) >= 0))
+      // What is vague is said to be so; it is not missing besides.
+      return vagueSubject(checked).length > 0 || checked.of('action', 'detail').length > 0 || nounsOf(text).some((word) => THINGS.some((kind) => checked.language.kin.below(word, kind) >= 0))
     case 'setting':
       return PLACED.test(text) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0))
     case 'light':

@@ -14,7 +14,8 @@ const groups = new TermFinder(
 )
 const WORD = /[\p{L}\p{N}]+(?:[’'-][\p{L}\p{N}]+)*/gu
 const stem = (word: string) => word.toLowerCase().replace(/(?:ies)$/, 'y').replace(/(?<=[^s]{2})s$/, '')
-const wordsOf = (said: string) => (said.match(WORD) ?? []).filter((word) => !isFunctionWord(word.toLowerCase())).map(stem)
+const EMPTY = new Set('each every one two three other same some more most very his her its their another'.split(' '))
+const wordsOf = (said: string) => (said.match(WORD) ?? []).filter((word) => !isFunctionWord(word.toLowerCase()) && !EMPTY.has(word.toLowerCase())).map(stem)
 
 /** Whether one phrase says nothing that another has not said: all its words are the other's. */
 function isWithin(a: Phrase, b: Phrase): boolean {
@@ -64,7 +65,7 @@ export const repeated: Check = (checked) => {
     const beside = (alone(a) || alone(b)) && /^[\s,]*(?:and\s+)?$/.test(checked.draft.text.slice(a.end, b.start))
     const apart = !beside && a.phrase !== b.phrase && ['subject', 'detail', 'setting', 'action'].includes(a.phrase.facet) && ['subject', 'detail', 'setting', 'action'].includes(b.phrase.facet)
     if (apart && !(a.phrase.facet === b.phrase.facet && a.phrase.facet !== 'detail' && wordsOf(b.phrase.text).length <= 3 && a.phrase.facet !== 'subject')) return
-    if (a.phrase === b.phrase && checked.draft.text.slice(a.end, b.start).match(/\p{L}{3,}/gu)?.some((word) => (checked.language.words.find(word.toLowerCase())?.main ?? 0) === 0)) return
+    if (a.phrase === b.phrase && a.phrase.facet !== 'framing' && checked.draft.text.slice(a.end, b.start).match(/\p{L}{3,}/gu)?.some((word) => (checked.language.words.find(word.toLowerCase())?.main ?? 0) === 0)) return
     add(a, b, a.term === b.term)
   })
   return found

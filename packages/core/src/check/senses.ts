@@ -5,7 +5,7 @@ shallow depth of field, shallow focus, thin depth of field, narrow depth of fiel
 black and white, black-and-white, monochrome, greyscale, grayscale, black & white
 close-up, closeup, tight close-up, close up shot, close-up shot, tight shot, detail shot
 from above, seen from above, overhead, overhead shot, overhead view, top-down, top-down view, top view, bird's-eye view, viewed from above
-from below, seen from below, low angle, low-angle shot, worm's-eye view, viewed from below
+from below, seen from below, low angle, low-angle shot, low-angle view, worm's-eye view, viewed from below
 wide shot, long shot, wide view, establishing shot
 panorama, panoramic, panoramic view, sweeping view
 dusk, twilight, nightfall, gloaming, sundown
@@ -54,8 +54,9 @@ symmetrical, symmetrical composition, perfect symmetry, symmetry
 centred, centered, centred composition, centered composition, in the centre of the frame
 empty space, negative space, copy space
 crowded, packed, bustling, teeming
+pastel colours, pastel colors, pastel palette, pastel tones, pastel hues, soft pastel palette, soft pastel colours, soft pastel colors
 ruined, derelict, dilapidated, crumbling
 shining, gleaming, glistening, shiny
 dark, dim, gloomy
-smiling, grinning, with a smile
+smiling, smile, grinning, with a smile
 `

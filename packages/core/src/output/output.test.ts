@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { anyDraft } from '../draft/arbitrary-draft.test-support.ts'
 import { emptyDraft, type Draft } from '../draft/draft.ts'
 import { burin1 } from '../engine/burin.ts'
-import { costOf, countOf, lengthIn, outputFor, shownText } from './output.ts'
+import { costOf, countOf, lengthIn, outputFor } from './output.ts'
+import { shownText } from './shown-text.ts'
 
 const draft = (text: string, rest: Partial<Draft> = {}): Draft => ({ ...emptyDraft(), text, ...rest })
 

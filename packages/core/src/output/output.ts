@@ -1,7 +1,14 @@
 import { Type, type Static } from '@sinclair/typebox'
 import type { Draft } from '../draft/draft.ts'
 import { Settings } from '../draft/draft.ts'
+import { type Facet, FACETS } from '../facet.ts'
 import type { EngineProfile, SettingProfile } from '../engine/profile.ts'
+import { covered, emphasisOf } from '../phrase/marks.ts'
+import type { Reading } from '../read/reading.ts'
+import type { WordTable } from '../read/words/word-table.ts'
+import { positiveFor } from './positive.ts'
+import { saidFor } from './said.ts'
+import { rangesPast, shownText } from './shown-text.ts'
 
 /** Exactly what an engine is given, and what was lost on the way. */
 export const Output = Type.Object(
@@ -18,44 +25,15 @@ export const Output = Type.Object(
       }),
     ),
     notes: Type.Array(Type.String()),
+    weights: Type.Optional(
+      Type.Array(Type.Object({ text: Type.String(), weight: Type.Number({ description: '1 is plain.' }) }), {
+        description: 'What weighs more or less, for an engine that takes weights as a field.',
+      }),
+    ),
   },
   { title: 'Output' },
 )
 export type Output = Static<typeof Output>
-
-/** A piece of the draft's text that is sent, with where it stood. */
-interface Piece {
-  start: number
-  end: number
-}
-
-function piecesThatShow(draft: Pick<Draft, 'text' | 'marks'>): Piece[] {
-  const pieces: Piece[] = []
-  let at = 0
-  for (const mark of draft.marks) {
-    if (mark.kind !== 'off') continue
-    if (mark.from > at) pieces.push({ start: at, end: mark.from })
-    at = Math.max(at, mark.to)
-  }
-  if (at < draft.text.length) pieces.push({ start: at, end: draft.text.length })
-  return pieces
-}
-
-/** Takes out the commas and spaces that an omitted phrase leaves standing. */
-const closeGaps = (text: string): string =>
-  text
-    .replace(/\s+/g, ' ')
-    .replace(/ ([,;.:!?])/g, '$1')
-    .replace(/([,;:])(?:\s*[,;:])+/g, '$1')
-    .replace(/[,;:]+\s*([.!?])/g, '$1')
-    .replace(/([.!?])\s*[,;:]+/g, '$1')
-    .replace(/^[\s,;:.]+/, '')
-    .replace(/[\s,;:]+$/, '')
-
-/** The text without its phrases that are switched off, spaces and commas closed up. */
-export function shownText(draft: Pick<Draft, 'text' | 'marks'>): string {
-  return closeGaps(piecesThatShow(draft).map(({ start, end }) => draft.text.slice(start, end)).join(' '))
-}
 
 const wordsOf = (text: string) => text.match(/\S+/g) ?? []
 
@@ -76,27 +54,6 @@ function fitTo(text: string, limit: NonNullable<EngineProfile['limit']>): string
     end = next
   }
   return text.slice(0, end).replace(/[\s,;:]+$/, '')
-}
-
-/** Where in the draft the text past the first `shown` visible characters lies. */
-function rangesPast(draft: Pick<Draft, 'text' | 'marks'>, fits: (text: string) => boolean): Piece[] {
-  const pieces = piecesThatShow(draft)
-  const shown = (until: number) =>
-    closeGaps(
-      pieces
-        .filter((p) => p.start < until)
-        .map((p) => draft.text.slice(p.start, Math.min(p.end, until)))
-        .join(' '),
-    )
-  const ends = [...draft.text.matchAll(/\S+/g)].map((m) => m.index + m[0].length)
-  let [low, high] = [0, ends.length]
-  while (low < high) {
-    const middle = (low + high + 1) >> 1
-    if (fits(shown(ends[middle - 1] ?? 0))) low = middle
-    else high = middle - 1
-  }
-  const from = low === 0 ? 0 : (ends[low - 1] ?? 0)
-  return pieces.filter((p) => p.end > from).map((p) => ({ start: Math.max(p.start, from), end: p.end }))
 }
 
 const fitSetting = (profile: SettingProfile, value: number | string | undefined): number | string => {
@@ -120,29 +77,105 @@ export const countOf = (settings: Settings): number => {
 export const costOf = (profile: EngineProfile, settings: Settings): number =>
   sizeFor(profile, settings['aspectRatio']).cost * countOf(settings)
 
-/** Said as it is read: one draft as this engine is given it. */
-export function outputFor(draft: Draft, profile: EngineProfile): Output {
+/** What each step of emphasis is as a weight; 1 is plain. */
+const WEIGHTS: Readonly<Record<number, number>> = { [-2]: 0.5, [-1]: 0.75, 1: 1.25, 2: 1.5 }
+/** Quotation marks that people type, as the plain ones that every engine reads. */
+const plainQuotes = (text: string): string => text.replace(/[“”„«»]/g, '"')
+
+/** A reading of the draft's text as it stands, and the table of words, for saying it in another way. */
+export interface ReadDraft {
+  reading: Reading
+  words: WordTable
+}
+
+/** A text that fits, what of the draft it lost, and what weighs more or less in it. */
+type Written = Pick<Output, 'text' | 'cut' | 'weights'>
+
+/** The draft's own words, without what is off. */
+function asWritten(draft: Draft, { limit }: EngineProfile): Written {
   const whole = shownText(draft)
+  const text = limit ? fitTo(whole, limit) : whole
+  return { text, cut: limit && text !== whole ? rangesPast(draft, (shown) => lengthIn(limit.unit, shown) <= limit.max) : [] }
+}
+
+/** The draft by facet as one JSON object; phrases are dropped from the end until it fits. */
+function asJson(draft: Draft, { reading }: ReadDraft, { limit }: EngineProfile): Written {
+  const phrases = reading.phrases.filter((phrase) => !covered(draft.text, draft.marks, 'off', phrase))
+  const write = (count: number): string => {
+    const object: Partial<Record<Facet, string | string[]>> = {}
+    for (const facet of FACETS) {
+      const said = phrases.slice(0, count).filter((phrase) => phrase.facet === facet).map(({ text }) => text)
+      if (said.length) object[facet] = said.length === 1 ? said[0]! : said
+    }
+    return count > 0 ? JSON.stringify(object) : ''
+  }
+  let count = phrases.length
+  while (count > 0 && limit && lengthIn(limit.unit, write(count)) > limit.max) count--
+  return { text: write(count), cut: phrases.slice(count).map(({ start, end }) => ({ start, end })) }
+}
+
+/** The draft in sentences or as a list, with exclusions as what is there instead and emphasis as the engine carries it. */
+function asRead(draft: Draft, { reading, words }: ReadDraft, profile: EngineProfile): Written {
+  const { text: own, places } = saidFor(draft, reading, words, profile)
+  const level = ({ phrase }: (typeof places)[number]) => emphasisOf(draft.marks, phrase)
+  let whole = plainQuotes(own)
+  const instead = profile.leaveOut ? [] : [...new Set(draft.leaveOut.flatMap((entry) => positiveFor(entry) ?? []))]
+  if (instead.length) whole = /[.!?]["”]?$/.test(whole) ? `${whole} It shows ${instead.join(', ')}.` : [whole, ...instead].filter(Boolean).join(', ')
+  if (profile.emphasis === 'repetition') {
+    const again = places.flatMap((place) => Array<string>(Math.max(0, level(place))).fill(own.slice(place.start, place.end)))
+    if (again.length) whole = `${whole.replace(/[.\s]+$/, '')}, ${again.join(', ')}`
+  }
   const text = profile.limit ? fitTo(whole, profile.limit) : whole
+  const lost = text === whole ? [] : places.filter(({ end }) => end > text.length)
+  const weights = profile.emphasis === 'weights' ? places.flatMap((place) => (level(place) ? [{ text: own.slice(place.start, place.end), weight: WEIGHTS[level(place)]! }] : [])) : []
+  return { text, cut: lost.map(({ phrase }) => ({ start: phrase.start, end: phrase.end })).sort((a, b) => a.start - b.start), ...(weights.length ? { weights } : {}) }
+}
+
+/** What is lost on the way, in sentences. */
+function lossesOf(draft: Draft, profile: EngineProfile, cut: Output['cut'], read: boolean): string[] {
   const notes: string[] = []
-  const { limit } = profile
-  const cut =
-    limit && text !== whole ? rangesPast(draft, (shown) => lengthIn(limit.unit, shown) <= limit.max) : []
-  if (cut.length && limit) notes.push(`${profile.name} reads ${limit.max.toLocaleString('en')} ${limit.unit}; the rest is not sent.`)
-  if (!profile.leaveOut && draft.leaveOut.length) notes.push(`${profile.name} takes no leave-out list; it is not sent.`)
-  const size = sizeFor(profile, draft.settings['aspectRatio'])
+  const { limit, name } = profile
+  if (cut.length && limit) notes.push(`${name} reads ${limit.max.toLocaleString('en')} ${limit.unit}; the rest is not sent.`)
+  const unsaid = profile.leaveOut ? [] : draft.leaveOut.filter((entry) => !read || profile.reads === 'json' || !positiveFor(entry))
+  if (unsaid.length) notes.push(unsaid.length === draft.leaveOut.length ? `${name} takes no leave-out list; it is not sent.` : `${name} takes no leave-out list; not sent: ${unsaid.join(', ')}.`)
+  if (profile.emphasis === 'none' && draft.marks.some(({ kind }) => kind === 'emphasis')) notes.push(`${name} cannot be told what weighs more; all phrases weigh the same.`)
   const asked = draft.settings['aspectRatio']
-  if (asked !== undefined && asked !== size.aspectRatio) notes.push(`${profile.name} has no ${asked}; it makes ${size.aspectRatio}.`)
+  const made = sizeFor(profile, asked).aspectRatio
+  if (asked !== undefined && asked !== made) notes.push(`${name} has no ${asked}; it makes ${made}.`)
+  return notes
+}
+
+/** The fields an engine takes, within what it takes. */
+function settingsFor(draft: Draft, profile: EngineProfile): Settings {
+  const size = sizeFor(profile, draft.settings['aspectRatio'])
   const settings: Settings = { aspectRatio: size.aspectRatio, width: size.width, height: size.height, count: countOf(draft.settings) }
   if (typeof draft.settings['seed'] === 'number') settings['seed'] = draft.settings['seed']
   for (const setting of profile.settings) settings[setting.key] = fitSetting(setting, draft.settings[setting.key])
+  for (const key of profile.refuses ?? []) delete settings[key]
+  return settings
+}
+
+/** A draft with what was typed into its text where it belongs: a setting in a field, an exclusion on the list. */
+const withTyped = (draft: Draft, { settings, leaveOut }: Reading): Draft => ({
+  ...draft,
+  settings: { ...settings, ...draft.settings },
+  leaveOut: [...draft.leaveOut, ...leaveOut.filter((entry) => !draft.leaveOut.some((own) => own.toLowerCase() === entry.toLowerCase()))],
+})
+
+/**
+ * One draft as an engine is given it. With a reading the text is said in the engine's own way: sentences, a list or JSON,
+ * without settings, praise and instructions, what weighs more first or more often, exclusions as what is there instead.
+ * Without one it is sent as it is written.
+ */
+export function outputFor(given: Draft, profile: EngineProfile, read?: ReadDraft): Output {
+  const draft = read ? withTyped(given, read.reading) : given
+  const written = !read ? asWritten(draft, profile) : profile.reads === 'json' ? asJson(draft, read, profile) : asRead(draft, read, profile)
   return {
-    text,
+    ...written,
     leaveOut: profile.leaveOut ? draft.leaveOut.join(', ') : '',
-    settings,
-    used: lengthIn(limit?.unit ?? 'characters', text),
-    limit: limit?.max ?? null,
-    cut,
-    notes,
+    settings: settingsFor(draft, profile),
+    used: lengthIn(profile.limit?.unit ?? 'characters', written.text),
+    limit: profile.limit?.max ?? null,
+    notes: lossesOf(draft, profile, written.cut, read !== undefined),
   }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Mark } from '../draft/mark.ts'
-import { shownText } from '../output/output.ts'
+import { shownText } from '../output/shown-text.ts'
 import type { Phrase } from '../read/reading.ts'
 import { covered, emphasised, emphasisOf, toggledOff, withoutMarks } from './marks.ts'
 import { outlineOf } from './outline.ts'

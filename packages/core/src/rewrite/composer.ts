@@ -8,6 +8,8 @@ import type { TextRange } from '../text-range.ts'
 /** A phrase that was taken over, where it lies now. */
 export interface Taken extends TextRange {
   facet: Facet
+  /** Where it stood in the draft. */
+  from: TextRange
 }
 
 /** Writes a new text out of parts of a draft's; what is marked in a part stays marked wherever it goes. */
@@ -47,7 +49,7 @@ export class Composer {
       const moved = whole ? { ...mark, to: end - start } : mapMarks([mark], inside)[0]
       if (moved) this.#marks.push({ ...moved, from: whole && mark.kind === 'off' ? lead : moved.from + start, to: moved.to + start })
     }
-    if (facet) this.taken.push({ start, end, facet })
+    if (facet) this.taken.push({ start, end, facet, from: { start: range.start, end: range.end } })
   }
 
   /** Marks that a phrase is of its facet, where a reading of the new text would say otherwise. */

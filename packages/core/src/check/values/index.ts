@@ -174,7 +174,7 @@ const hairiness = dimension(
 
 const water = dimension(
   'two states of the water',
-  ['setting', 'detail', 'moment', 'action', 'mood'],
+  ANYWHERE,
   {
     rough: '(?:rough|stormy|raging|choppy|heaving|wild|mountainous) (?:sea|seas|water|waters|ocean|waves|surf)|(?:huge|towering|crashing|giant|breaking) waves|whitecaps',
     calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil) (?:sea|seas|water|waters|ocean|lake)|mirror calm|not a ripple',

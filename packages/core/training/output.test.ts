@@ -1,0 +1,69 @@
+import fc from 'fast-check'
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { type Draft, emptyDraft } from '../src/draft/draft.ts'
+import { addMark } from '../src/draft/mark.ts'
+import { completeProfile, type PartialProfile } from '../src/engine/complete.ts'
+import { lengthIn, outputFor } from '../src/output/output.ts'
+import { fixedFacetsOf } from '../src/phrase/marks.ts'
+import { createReader } from '../src/reader.ts'
+
+const table = (name: string) => readFileSync(new URL(`../tables/${name}.bin`, import.meta.url))
+const reader = createReader(table('words'), table('reader'))
+const draft = (text: string, rest: Partial<Draft> = {}): Draft => ({ ...emptyDraft(), text, ...rest })
+const output = (of: Draft, engine: PartialProfile) => outputFor(of, completeProfile(engine), { reading: reader.read(of.text, fixedFacetsOf(of.marks)), words: reader.words })
+const LIST = 'an old ferryman, poling a raft, misty dawn, gouache'
+
+describe('an engine is given a draft in its own way', () => {
+  it('in sentences, or as a list', () => {
+    expect(output(draft(LIST), { reads: 'sentences', leaveOut: true }).text).toBe('An old ferryman is poling a raft at misty dawn. It is done in gouache.')
+    expect(output(draft('A potter throws a tall vase in a whitewashed yard at noon.'), { reads: 'keywords', leaveOut: true }).text).toBe('potter, throwing a tall vase, whitewashed yard, noon')
+    expect(output(draft(LIST), { reads: 'either', leaveOut: true }).text).toBe(LIST)
+  })
+
+  it('by facet, for one that reads JSON', () => {
+    expect(JSON.parse(output(draft(LIST), { reads: 'json', leaveOut: true }).text)).toEqual({ subject: 'old ferryman', action: 'poling a raft', moment: 'misty dawn', medium: 'gouache' })
+  })
+
+  it('without what is no part of the picture, which goes where it belongs', () => {
+    const { text, leaveOut, settings } = output(draft('Please draw a heron at a weir, woodcut, masterpiece, no people, seed 12'), { reads: 'either', leaveOut: true })
+    expect([text, leaveOut, settings['seed']]).toEqual(['a heron at a weir, woodcut', 'people', 12])
+  })
+
+  it('with what weighs more first, more often, or in a field', () => {
+    const marks = addMark([], { from: 32, to: 42, kind: 'emphasis', level: 1 })
+    expect(output(draft(LIST, { marks }), { reads: 'keywords', leaveOut: true, emphasis: 'order' }).text).toMatch(/^misty dawn, /)
+    expect(output(draft(LIST, { marks }), { reads: 'keywords', leaveOut: true, emphasis: 'repetition' }).text.match(/misty dawn/g)).toHaveLength(2)
+    expect(output(draft(LIST, { marks }), { reads: 'keywords', leaveOut: true, emphasis: 'weights' }).weights).toEqual([{ text: 'misty dawn', weight: 1.25 }])
+  })
+
+  it('with exclusions as what is there instead, or said to be lost', () => {
+    const { text, notes } = output(draft('an empty quay, gouache', { leaveOut: ['people', 'gulls'] }), { reads: 'keywords', leaveOut: false })
+    expect(text).toBe('an empty quay, gouache, a deserted scene')
+    expect(notes).toEqual(['This engine takes no leave-out list; not sent: gulls.'])
+  })
+})
+
+it('never passes the limit, parses as JSON, sends nothing that is off, and says which phrases are lost', () => {
+  const parts = fc.array(fc.constantFrom('an old ferryman', 'poling a raft', 'at dawn', ',', '.', 'no people', 'seed 4', 'masterpiece', 'gouache', 'the sign reads "OPEN"', '🦊', '\n', '{', '“', 'misty river'), { maxLength: 16 })
+  const engines = fc.record({
+    reads: fc.constantFrom('sentences' as const, 'keywords' as const, 'either' as const, 'json' as const),
+    leaveOut: fc.boolean(),
+    emphasis: fc.constantFrom('order' as const, 'repetition' as const, 'weights' as const, 'none' as const),
+    limit: fc.record({ unit: fc.constantFrom('characters' as const, 'words' as const, 'pieces' as const), max: fc.integer({ min: 1, max: 60 }) }),
+  })
+  fc.assert(
+    fc.property(parts, engines, fc.nat(60), fc.nat(20), (words, engine, from, length) => {
+      const text = words.join(' ')
+      const marks = from + length < text.length && length > 0 ? addMark([], { from, to: from + length, kind: 'off' }) : []
+      const of = draft(text, { marks, leaveOut: ['people', 'gulls'] })
+      const { text: sent, cut, used } = output(of, engine)
+      expect(lengthIn(engine.limit.unit, sent)).toBe(used)
+      expect(used).toBeLessThanOrEqual(engine.limit.max)
+      if (engine.reads === 'json' && sent) expect(() => JSON.parse(sent) as unknown).not.toThrow()
+      expect(sent).not.toMatch(/masterpiece|seed 4/)
+      for (const { start, end } of cut) expect(start < end && end <= text.length).toBe(true)
+    }),
+    { numRuns: 300 },
+  )
+}, 60_000)
