@@ -14,7 +14,7 @@ test('by mouse: write, try, keep, change, try again, compare, tag, find, reuse e
   await first.getByRole('button', { name: /result 2/ }).click()
   await page.getByRole('button', { name: /^keep/ }).click()
   await expect(page.getByRole('button', { name: /^keep/ })).toHaveAttribute('aria-pressed', 'true')
-  await expect(page.getByText('A red fox in a forest at dusk, gouache', { exact: true })).toBeVisible()
+  await expect(page.getByText('A red fox in a forest at dusk. It is done in gouache.', { exact: true })).toBeVisible()
   await page.getByRole('link', { name: 'Open the draft' }).click()
 
   await textOf(page).getByText('dusk').dblclick({ position: { x: 300, y: 12 } })

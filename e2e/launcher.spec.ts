@@ -79,7 +79,7 @@ test('check and output answer a line for each line, and say what is wrong with a
   expect(checked).toMatchObject({ findings: [{ kind: 'contradiction', severity: 'stop', where: { in: 'text', start: 12, end: 18 } }] })
   expect(unknown).toMatchObject({ error: { type: 'no-such-engine' } })
   const [said] = await answers('output')
-  expect(said).toMatchObject({ text: expect.stringMatching(/miller .*\.$/) as unknown, leaveOut: '', limit: 1_800 })
+  expect(said).toMatchObject({ text: expect.stringMatching(/^A miller .*\.$/) as unknown, leaveOut: '', limit: 1_800 })
 })
 
 test('read answers a line for each line, bad ones included', async () => {

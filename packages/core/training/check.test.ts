@@ -77,7 +77,7 @@ it('a misspelling is told from a rare word', () => {
 it('an engine says what it would lose', () => {
   const engine = completeProfile({ reads: 'keywords', leaveOut: false, limit: { unit: 'words', max: 6 }, refuses: ['seed'], emphasis: 'none' })
   const of = draft('gouache, quiet morning, pale light, an old beekeeper lifts a frame', { leaveOut: ['people'], settings: { seed: 4 }, marks: [{ from: 0, to: 7, kind: 'emphasis', level: 1 }] })
-  expect(found('unsupported', of, { engine })).toEqual(['[people]', 'gouache', 'seed'])
+  expect(found('unsupported', of, { engine })).toEqual(['gouache', '[people]', 'seed'])
   expect(findings(of, { engine }).find(({ kind }) => kind === 'over-length')?.severity).toBe('stop')
 })
 

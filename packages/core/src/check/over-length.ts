@@ -3,9 +3,9 @@ import type { Check } from './checked.ts'
 import { inText } from './finding.ts'
 
 export const overLength: Check = (checked) => {
-  const { engine, draft, phrases } = checked
+  const { engine, draft, phrases, reading, language } = checked
   if (!engine?.limit) return []
-  const { cut } = outputFor(draft, engine)
+  const { cut } = outputFor(draft, engine, { reading, words: language.words })
   if (cut.length === 0) return []
   const lost = phrases.filter(({ start, end }) => cut.some((range) => range.start < end && range.end > start))
   const range = { start: cut[0]!.start, end: cut[cut.length - 1]!.end }

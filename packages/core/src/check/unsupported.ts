@@ -1,3 +1,4 @@
+import { positiveFor } from '../output/positive.ts'
 import type { Check } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
 import { edited } from './fixes.ts'
@@ -12,7 +13,15 @@ export const unsupported: Check = ({ draft, engine, phrases }) => {
   if (!engine) return []
   const found: Finding[] = []
   if (!engine.leaveOut && draft.leaveOut.length) {
-    found.push({ kind: 'unsupported', severity: 'stop', where: { in: 'leaveOut', entry: draft.leaveOut[0]! }, reason: `${engine.name} takes no leave-out list; all ${draft.leaveOut.length === 1 ? 'of it' : `${draft.leaveOut.length} entries`} would be ignored. Say in the text what is there instead.` })
+    const lost = draft.leaveOut.filter((entry) => engine.reads === 'json' || !positiveFor(entry))
+    const all = lost.length === draft.leaveOut.length
+    const names = lost.slice(0, 5).map((entry) => `“${entry}”`).join(', ')
+    found.push({
+      kind: 'unsupported',
+      severity: all ? 'stop' : 'caution',
+      where: { in: 'leaveOut', entry: lost[0] ?? draft.leaveOut[0]! },
+      reason: `${engine.name} takes no leave-out list; ${lost.length === 0 ? 'its entries go into the text as what is there instead.' : `${all && lost.length > 1 ? 'all of it' : names} would be ignored. Say in the text what is there instead.`}`,
+    })
   }
   const takes = new Set(engine.settings.map(({ key }) => key))
   const refuses = new Set(engine.refuses ?? [])

@@ -155,10 +155,13 @@ function settingsFor(draft: Draft, profile: EngineProfile): Settings {
   return settings
 }
 
+/** Settings that decide what a try costs: these hold only from their fields, beside which the cost stands. */
+const COSTLY = new Set(['aspectRatio', 'width', 'height', 'count'])
+
 /** A draft with what was typed into its text where it belongs: a setting in a field, an exclusion on the list. */
 const withTyped = (draft: Draft, { settings, leaveOut }: Reading): Draft => ({
   ...draft,
-  settings: { ...settings, ...draft.settings },
+  settings: { ...Object.fromEntries(Object.entries(settings).filter(([key]) => !COSTLY.has(key))), ...draft.settings },
   leaveOut: [...draft.leaveOut, ...leaveOut.filter((entry) => !draft.leaveOut.some((own) => own.toLowerCase() === entry.toLowerCase()))],
 })
 

@@ -73,7 +73,9 @@ export function saidFor(draft: Draft, reading: Reading, words: WordTable, profil
       composer.say('.')
     }
   }
-  // Sentences are written by facet, so what each came from is found by the order in which it was taken.
-  const places = composer.taken.map(({ start, end, from }) => ({ phrase: from, start, end }))
-  return { text: composer.text, places }
+  // Said to a person, “The picture shows” opens a sentence well; an engine reads it as one more thing.
+  const opening = composer.text.startsWith(TO_A_PERSON) ? TO_A_PERSON.length : 0
+  const text = composer.text.slice(opening)
+  return { text: opening ? text.charAt(0).toUpperCase() + text.slice(1) : text, places: composer.taken.map(({ start, end, from }) => ({ phrase: from, start: start - opening, end: end - opening })) }
 }
+const TO_A_PERSON = 'The picture shows '

@@ -1,4 +1,4 @@
-import { countOf, outputFor, sizeFor } from '@idolon/core'
+import { countOf, fixedFacetsOf, outputFor, sizeFor } from '@idolon/core'
 import type { Run } from '@idolon/contract'
 import type { Knex } from 'knex'
 import { randomInt, randomUUID } from 'node:crypto'
@@ -10,6 +10,7 @@ import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import type { ProofQueue } from '../jobs/proof-queue.ts'
 import { reserve, settle } from '../ledger/ledger.ts'
+import { promptReader } from '../phrases/prompt-reader.ts'
 import { freezeVersion } from '../versions/service.ts'
 import { runsWhere } from './store.ts'
 
@@ -41,6 +42,7 @@ export class Runs {
 
   /** Everything that a run is made of is written in one transaction: version, run, proofs, reserved cost and jobs, or none of it. */
   async start(actor: Actor, promptId: string, { id, revision }: { id: string; revision: number }): Promise<Run> {
+    const reader = await promptReader()
     await this.db.transaction(async (trx) => {
       const draft = await draftRow(trx, promptId, true)
       const prompt = await trx('prompts').where({ id: promptId }).first<{ project_id: string } | undefined>('project_id')
@@ -61,7 +63,8 @@ export class Runs {
         return profile
       })
       if (profiles.length === 0) throw new ProblemError('nothing-to-try', 'No engine is chosen. Choose one on the Desk.')
-      const outputs = profiles.map((profile) => outputFor(body, profile))
+      const read = { reading: reader.read(body.text, fixedFacetsOf(body.marks)), words: reader.words }
+      const outputs = profiles.map((profile) => outputFor(body, profile, read))
       if (outputs.some((output) => output.text === '')) {
         throw new ProblemError('nothing-to-try', 'The prompt says nothing yet, or everything in it is switched off. Write what the picture shows first.')
       }

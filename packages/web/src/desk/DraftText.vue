@@ -40,6 +40,18 @@ onMounted(() => {
   text-decoration: line-through;
   color: var(--soft);
 }
+/* Past what the engine reads. */
+.draft-text :deep(.cm-past) {
+  color: var(--soft);
+}
+.draft-text :deep(.cm-reads-to-here) {
+  margin-right: 6px;
+  padding: 0 6px;
+  border-left: 2px solid var(--accent);
+  font-family: var(--grotesque);
+  font-size: 12px;
+  color: var(--accent);
+}
 /* One thin line, whatever the kind; what would waste a try has it solid. */
 .draft-text :deep(.cm-found) {
   text-decoration: underline dotted var(--rule-strong) 2px;

@@ -1,10 +1,12 @@
+import { outputFor, SHIPPED_ENGINES } from '@idolon/core'
 import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { useNotices } from '../notices/notices.ts'
 import { aDraft, withEngines } from '../testing.test-support.ts'
 import OutputPanel from './OutputPanel.vue'
 
-const panel = (draft = aDraft()) => mount(OutputPanel, { props: { draft }, global: withEngines() })
+const shown = (draft = aDraft()) => ({ output: outputFor(draft, SHIPPED_ENGINES[0]!), profile: SHIPPED_ENGINES[0]! })
+const panel = (draft = aDraft()) => mount(OutputPanel, { props: shown(draft), global: withEngines() })
 
 describe('OutputPanel', () => {
   it('shows exactly what is sent, and what is lost on the way', () => {
@@ -17,7 +19,7 @@ describe('OutputPanel', () => {
 
   it('follows the draft', async () => {
     const wrapper = panel()
-    await wrapper.setProps({ draft: aDraft('a hare', { settings: { seed: 41 } }) })
+    await wrapper.setProps(shown(aDraft('a hare', { settings: { seed: 41 } })))
     expect(wrapper.get('pre').text()).toBe('a hare')
     expect(wrapper.get('dl').text()).toContain('41')
   })

@@ -1,26 +1,18 @@
 <script setup lang="ts">
-import type { Draft } from '@idolon/core'
-import { outputFor } from '@idolon/core'
+import type { EngineProfile, Output } from '@idolon/core'
 import { computed } from 'vue'
 import { useNotices } from '../notices/notices.ts'
 import { settingLines } from '../shared/setting-words.ts'
-import { useEngines } from '../stores/engines.ts'
 
 /** Exactly what will be sent. */
-const props = defineProps<{ draft: Draft }>()
-const engines = useEngines()
+const props = defineProps<{ output: Output | undefined; profile: EngineProfile | undefined }>()
 const notices = useNotices()
-const profile = computed(() => {
-  const [choice] = props.draft.engines
-  return choice && engines.find(choice.engine, choice.revision)
-})
-const output = computed(() => profile.value && outputFor(props.draft, profile.value))
 const length = computed(() => {
-  const unit = profile.value?.limit?.unit ?? 'characters'
-  return output.value?.limit ? `${output.value.used.toLocaleString('en')} of the ${output.value.limit.toLocaleString('en')} ${unit} it reads` : `${output.value?.used ?? 0} ${unit}`
+  const unit = props.profile?.limit?.unit ?? 'characters'
+  return props.output?.limit ? `${props.output.used.toLocaleString('en')} of the ${props.output.limit.toLocaleString('en')} ${unit} it reads` : `${props.output?.used ?? 0} ${unit}`
 })
-async function copy(): Promise<void> {
-  await navigator.clipboard.writeText(output.value?.text ?? '')
+async function copy(said: string): Promise<void> {
+  await navigator.clipboard.writeText(said)
   notices.show('The output is copied.')
 }
 </script>
@@ -34,11 +26,16 @@ async function copy(): Promise<void> {
     <p v-else class="soft">Nothing yet.</p>
     <p v-if="output.text" class="row-actions">
       <span class="soft">{{ length }}</span>
-      <button class="plain" @click="copy">Copy</button>
+      <button class="plain" @click="copy(output.text)">Copy</button>
+      <button class="plain" @click="copy(JSON.stringify(output, null, 2))">Copy as JSON</button>
     </p>
     <template v-if="output.leaveOut">
       <h2>Leave-out text</h2>
       <pre class="exact">{{ output.leaveOut }}</pre>
+    </template>
+    <template v-if="output.weights">
+      <h2>What weighs more or less</h2>
+      <pre class="exact">{{ output.weights.map(({ text, weight }) => `${text}: ${weight}`).join('\n') }}</pre>
     </template>
     <ul v-if="output.notes.length" class="notes">
       <li v-for="note in output.notes" :key="note">{{ note }}</li>

@@ -25,6 +25,7 @@ import ReuseDialog from './ReuseDialog.vue'
 import StopsDialog from './StopsDialog.vue'
 import TrySettings from './TrySettings.vue'
 import { useFindings } from './use-findings.ts'
+import { useOutput } from './use-output.ts'
 
 const props = defineProps<{ prompt: Prompt }>()
 const router = useRouter()
@@ -41,10 +42,12 @@ const SIDES = { checks: 'Checks', output: 'Output', history: 'History' } as cons
 type Side = keyof typeof SIDES
 const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
 const engines = useEngines()
-const findings = useFindings(session, () => {
+const profile = computed(() => {
   const [choice] = draft.value.engines
   return choice && engines.find(choice.engine, choice.revision)
 })
+const findings = useFindings(session, profile)
+const output = useOutput(session, profile)
 const stops = computed(() => findings.all.value.filter(({ severity }) => severity === 'stop'))
 /** Stops that the writer has gone over once; the same ones are not asked about again. */
 const goneOver = ref('')
@@ -169,7 +172,7 @@ useActions(() => [
       </div>
       <div id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
         <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
-        <OutputPanel v-if="side === 'output'" :draft="draft" />
+        <OutputPanel v-if="side === 'output'" :output="output" :profile="profile" />
         <HistoryPanel v-else-if="side === 'history'" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
       </div>
       <p class="row-actions ends">

@@ -7,6 +7,7 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { onChange } from '../api/changes.ts'
 import { useNotices } from '../notices/notices.ts'
+import { cutMark, showCut } from '../reading/cut-mark.ts'
 import { findingMarks, showFindings } from '../reading/finding-marks.ts'
 import { phraseHighlight, pointAt } from '../reading/phrase-highlight.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
@@ -67,6 +68,7 @@ export function useDraftSession(prompt: Prompt) {
         draftExtensions(prompt.draft),
         phraseHighlight,
         findingMarks,
+        cutMark,
         phraseCompletion(() => phrases.all),
         keymap.of([...historyKeymap, ...defaultKeymap]),
         EditorView.lineWrapping,
@@ -78,7 +80,7 @@ export function useDraftSession(prompt: Prompt) {
         EditorView.updateListener.of((update) => {
           if (update.selectionSet || update.docChanged) caret.value = update.state.selection.main.head
           // What is only shown over the text changes nothing of the draft.
-          const changes = (tr: Transaction) => tr.docChanged || tr.effects.some((effect) => !effect.is(pointAt) && !effect.is(showFindings))
+          const changes = (tr: Transaction) => tr.docChanged || tr.effects.some((effect) => !effect.is(pointAt) && !effect.is(showFindings) && !effect.is(showCut))
           if (update.transactions.some(changes)) see(update.transactions, update.state)
         }),
       ],

@@ -1,4 +1,4 @@
-import type { Draft, EngineProfile, Facet, Finding, Reading, TextChange } from '@idolon/core'
+import type { Draft, EngineProfile, Facet, Finding, Output, Reading, TextChange } from '@idolon/core'
 import type { FixedFacet, Rewritten, Style } from '@idolon/core/reader'
 
 /** A question about the text that the worker has, by kind, with the answer it gets. */
@@ -7,6 +7,8 @@ export interface Asks {
   suggest: { ask: { facet: Facet; typed: string; most: number }; answer: string[] }
   /** A draft as a list or as sentences. */
   rewrite: { ask: { draft: Draft; style: Style }; answer: Rewritten }
+  /** A draft as an engine is given it. */
+  output: { ask: { draft: Draft; engine: EngineProfile }; answer: Output }
   /** What is wrong with a draft before it is tried. */
   check: { ask: { draft: Draft; engine?: EngineProfile | undefined }; answer: Finding[] }
 }

@@ -1,4 +1,4 @@
-import { changesFit, changeText, type Draft, type EngineProfile, type Finding, fixedFacetsOf } from '@idolon/core'
+import { changesFit, changeText, type Draft, type EngineProfile, type Finding, fixedFacetsOf, outputFor } from '@idolon/core'
 import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester } from '@idolon/core/reader'
 import kinUrl from '@idolon/core/tables/kin.bin?url'
 import knownUrl from '@idolon/core/tables/known.bin?url'
@@ -48,6 +48,9 @@ function answer(question: Question): void {
   if (question.kind === 'rewrite') {
     const { draft, style } = question
     say({ type: 'answer', id: question.id, answer: rewriteDraft(draft, own.reader.read(draft.text, fixedFacetsOf(draft.marks)), style, own.reader) })
+  } else if (question.kind === 'output') {
+    const { id, draft, engine } = question
+    say({ type: 'answer', id, answer: outputFor(draft, engine, { reading: own.reader.read(draft.text, fixedFacetsOf(draft.marks)), words: own.reader.words }) })
   } else if (question.kind === 'check') {
     const { id, draft, engine } = question
     // A worker whose vocabulary cannot be loaded is started again, as one that throws.
