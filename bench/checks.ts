@@ -1,0 +1,30 @@
+import { emptyDraft, outputFor, SHIPPED_ENGINES } from '@idolon/core'
+import { checkDraft, Kin, Known } from '@idolon/core/check'
+import { createReader } from '@idolon/core/reader'
+import { gzipSync } from 'node:zlib'
+import { perCall, prompts, table, texts } from './corpus.ts'
+import { type Bench, percentile } from './figure.ts'
+
+/** All checks and one output of a draft of 60 words, beside reading it; the size of their tables. */
+export const checks: Bench = async () => {
+  const [kin, known] = [await table('kin.bin'), await table('known.bin')]
+  const reader = createReader(await table('words.bin'), await table('reader.bin'))
+  const language = { words: reader.words, kin: new Kin(kin, reader.words), known: new Known(known) }
+  const engine = SHIPPED_ENGINES[0]!
+  const list = texts(await prompts(), 60)
+  const whole = (text: string) => {
+    const draft = { ...emptyDraft(), text, leaveOut: ['text', 'people'] }
+    const reading = reader.read(text)
+    checkDraft(draft, reading, language, { engine })
+    outputFor(draft, engine, { reading, words: reader.words })
+  }
+  const half = Math.floor(list.length / 2)
+  perCall(list.slice(0, half), whole)
+  const passes = Array.from({ length: 5 }, () => ({ read: perCall(list.slice(half), (text) => reader.read(text)), all: perCall(list.slice(half), whole) }))
+  const read = percentile(passes.map((one) => one.read), 50)
+  const all = percentile(passes.map((one) => one.all), 50)
+  return [
+    { what: 'All checks and one output of a draft of 60 words', value: all - read, unit: 'ms', baseline: { what: 'reading it', value: read }, limit: Math.max(6, 3 * read) },
+    { what: 'Tables of the checks, gzip', value: (gzipSync(kin).length + gzipSync(known).length) / 1000, unit: 'kB', baseline: { what: 'unpacked', value: (kin.length + known.length) / 1000 }, limit: 2_000 },
+  ]
+}
