@@ -34,7 +34,7 @@ export const eraClash: Check = (checked) => {
         where: inText(thing),
         with: inText(period),
         facet: thing.phrase.facet,
-        reason: early ? `There was no ${thing.term} before about ${year(thing.value.from)}, and “${checked.said(period)}” is earlier.` : `A ${thing.term} had gone by about ${year(thing.value.to)}, before “${checked.said(period)}”.`,
+        reason: early ? `There ${/[^s]s$/.test(thing.term) ? 'were' : 'was'} no ${thing.term} before about ${year(thing.value.from)}, and “${checked.said(period)}” is earlier.` : `A ${thing.term} had gone by about ${year(thing.value.to)}, before “${checked.said(period)}”.`,
         fix: removing(checked, thing.phrase),
       },
     ]

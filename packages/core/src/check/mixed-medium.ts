@@ -1,5 +1,5 @@
 import type { Check } from './checked.ts'
-import { DIVIDED, isMeant } from './contradiction.ts'
+import { DIVIDED, isMeant } from './meant.ts'
 import { type Finding, inText } from './finding.ts'
 import { removing } from './fixes.ts'
 import { dimension, type Dimension, saidOf } from './values/dimension.ts'

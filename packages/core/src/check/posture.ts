@@ -1,7 +1,7 @@
 import { listed, TermFinder } from '../glossary/term-finder.ts'
 import type { Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
-import { isMeant } from './contradiction.ts'
+import { isMeant } from './meant.ts'
 
 const POSTURES: Record<string, string> = {
   kneeling: 'kneeling, kneels, on one knee, on her knees, on his knees',

@@ -36,8 +36,9 @@ function candidates(list: readonly string[], word: string): string[] {
     const lists = new Map<string, string[]>()
     for (const one of [...trade, ...list]) {
       const key = one.charAt(0)
-      lists.set(key, [...(lists.get(key) ?? [])])
-      lists.get(key)!.push(one)
+      const alike = lists.get(key)
+      if (alike) alike.push(one)
+      else lists.set(key, [one])
     }
     byLetter = { source: list, lists }
   }
