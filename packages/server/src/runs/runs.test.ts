@@ -27,7 +27,7 @@ describe('a run', () => {
     expect(run.version).toBe(1)
     expect(run.proofs.map(({ state, seed, index }) => [state, seed, index])).toEqual([['stored', 100, 0], ['stored', 101, 1], ['stored', 102, 2]])
     const proof = run.proofs[0]!
-    expect(proof).toMatchObject({ version: 1, engine: { id: 'burin', revision: '1', simulated: true }, cost: { unit: 'credit', amount: 4 }, output: { text: 'A red fox at dusk.', settings: { width: 512, height: 768 } } })
+    expect(proof).toMatchObject({ version: 1, engine: { id: 'burin', revision: '1', simulated: true }, cost: { unit: 'credit', amount: 4 }, output: { text: 'A red fox at dusk. It shows a deserted scene.', settings: { width: 512, height: 768 } } })
     const bytes = Buffer.from(await (await fetch(`${server.address}/api/pictures/${proof.picture!.sha256}`)).arrayBuffer())
     expect(bytes).toEqual(await picture(100))
     const thumbnail = await fetch(`${server.address}/api/pictures/${proof.picture!.sha256}/thumbnail`)
