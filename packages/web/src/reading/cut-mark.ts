@@ -1,6 +1,7 @@
-import { type Extension, StateEffect, StateField } from '@codemirror/state'
-import { Decoration, type DecorationSet, EditorView, WidgetType } from '@codemirror/view'
+import { type Extension, StateEffect } from '@codemirror/state'
+import { Decoration, WidgetType } from '@codemirror/view'
 import type { TextRange } from '@idolon/core'
+import { liesIn, shownOver } from './shown-over.ts'
 
 /** Shows which ranges of the text the engine does not read. */
 export const showCut = StateEffect.define<readonly TextRange[]>()
@@ -19,19 +20,8 @@ class ReadsToHere extends WidgetType {
 const note = Decoration.widget({ widget: new ReadsToHere(), side: -1 })
 const past = Decoration.mark({ class: 'cm-past' })
 
-const cut = StateField.define<DecorationSet>({
-  create: () => Decoration.none,
-  update(shown, tr) {
-    let next = shown.map(tr.changes)
-    for (const effect of tr.effects) {
-      if (!effect.is(showCut)) continue
-      const ranges = effect.value.filter(({ start, end }) => start < end && end <= tr.newDoc.length)
-      const [first] = ranges
-      next = Decoration.set([...(first ? [note.range(first.start)] : []), ...ranges.map(({ start, end }) => past.range(start, end))], true)
-    }
-    return next
-  },
-  provide: (field) => EditorView.decorations.from(field),
+export const cutMark: Extension = shownOver(showCut, (cut, length) => {
+  const ranges = cut.filter((range) => liesIn(range, length))
+  const [first] = ranges
+  return [...(first ? [note.range(first.start)] : []), ...ranges.map(({ start, end }) => past.range(start, end))]
 })
-
-export const cutMark: Extension = cut
