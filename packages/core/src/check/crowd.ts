@@ -9,11 +9,11 @@ const CROWD = 7
 export const crowd: Check = (checked) => {
   const well = checked.engine?.figures ?? WELL
   const limit = Math.max(CROWD, well + 1)
-  const many = numbersOfFigures(checked).filter(({ number }) => number >= limit)
+  const few = numbersOfFigures(checked)
+  const many = few.filter(({ number }) => number >= limit)
   const reason = (said: string) => `Engines draw so many figures badly: faces melt and limbs are shared (“${said}”). Show a few near, and the rest as shapes.`
   if (many.length) return [{ kind: 'crowd', severity: 'caution', where: inText(many[0]!), facet: 'subject', reason: reason(checked.said(many[0]!)) }]
   const named = namedFigures(checked)
-  const few = numbersOfFigures(checked)
   const total = named.filter((one) => !few.some((other) => other.start < one.end && other.end > one.start)).length + few.reduce((sum, { number }) => sum + number, 0)
   if (named.length < Math.max(5, well + 1) && total < limit) return []
   if (named.length === 0) return [{ kind: 'crowd', severity: 'caution', where: inText(few[0]!), facet: 'subject', reason: reason(checked.said(few[0]!)) }]

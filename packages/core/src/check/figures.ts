@@ -1,7 +1,7 @@
 import type { Checked } from './checked.ts'
 import type { TextRange } from '../text-range.ts'
 
-export const NUMBERS: Record<string, number> = {
+const NUMBERS: Record<string, number> = {
   two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90, dozen: 12, hundred: 100, thousand: 1000,
 }
 const COUNTED = new RegExp(`\\b(?:(?:an?|about|some|nearly|over) )?(${Object.keys(NUMBERS).join('|')}|\\d{1,5}) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)`, 'giu')

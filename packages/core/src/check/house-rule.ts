@@ -1,7 +1,7 @@
 import { TermFinder } from '../glossary/term-finder.ts'
 import type { Check } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
-import { edited, removalOf, withEntry } from './fixes.ts'
+import { edited, removing, withEntry } from './fixes.ts'
 import { insertPhrase } from '../phrase/insert.ts'
 
 export const houseRule: Check = (checked) => {
@@ -21,7 +21,7 @@ export const houseRule: Check = (checked) => {
   }
   for (const word of rules.never) {
     for (const { start, end } of new TermFinder([[word, true]]).find(shown)) {
-      add({ where: inText({ start, end }), reason: `The house rules never say “${word}”.`, fix: { label: `Take out “${checked.said({ start, end })}”`, edits: [removalOf(draft, { start, end })], safe: false } })
+      add({ where: inText({ start, end }), reason: `The house rules never say “${word}”.`, fix: removing(checked, { start, end }) })
     }
   }
   const missing = rules.leaveOut.filter((entry) => !draft.leaveOut.some((own) => own.toLowerCase() === entry.toLowerCase()))

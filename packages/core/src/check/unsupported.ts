@@ -34,11 +34,12 @@ export const unsupported: Check = ({ draft, engine, phrases }) => {
     for (const mark of draft.marks) {
       if (mark.kind !== 'emphasis') continue
       const range = { start: mark.from, end: mark.to }
+      const phrase = phrases.find(({ start, end }) => start < mark.to && end > mark.from)
       found.push({
         kind: 'unsupported',
         severity: 'caution',
         where: inText(range),
-        ...(phrases.find(({ start, end }) => start < mark.to && end > mark.from) ? { facet: phrases.find(({ start, end }) => start < mark.to && end > mark.from)!.facet } : {}),
+        ...(phrase ? { facet: phrase.facet } : {}),
         reason: `${engine.name} cannot be told that one phrase weighs more or less; the mark does nothing there.`,
         fix: { label: 'Take the emphasis off', edits: [editBetween(draft, { ...draft, marks: withoutMarks(draft.marks, 'emphasis', range) }, [])], safe: false },
       })

@@ -64,15 +64,7 @@ export function saidFor(draft: Draft, reading: Reading, words: WordTable, profil
   const parts = sentParts(draft, reading, profile)
   const composer = new Composer({ ...draft, marks: [] })
   if (want === 'list') writeList(parts, draft.text, words, composer)
-  else {
-    writeSentences(parts, words, composer)
-    composer.text = composer.text.trimEnd()
-    for (const range of parts.rest) {
-      if (composer.text) composer.say(' ')
-      composer.take(range)
-      composer.say('.')
-    }
-  }
+  else writeSentences(parts, words, composer)
   // Said to a person, “The picture shows” opens a sentence well; an engine reads it as one more thing.
   const opening = composer.text.startsWith(TO_A_PERSON) ? TO_A_PERSON.length : 0
   const text = composer.text.slice(opening)

@@ -36,15 +36,7 @@ export function rewriteDraft(draft: Draft, reading: Reading, style: Style, reade
   const parts = partsOf(draft, reading)
   const composer = new Composer(draft)
   if (style === 'list') writeList(parts, draft.text, reader.words, composer)
-  else {
-    writeSentences(parts, reader.words, composer)
-    composer.text = composer.text.trimEnd()
-    for (const range of parts.rest) {
-      if (composer.text) composer.say(' ')
-      composer.take(range)
-      composer.say('.')
-    }
-  }
+  else writeSentences(parts, reader.words, composer)
   for (const range of parts.aside) {
     if (composer.text) composer.say('\n')
     composer.take(range)

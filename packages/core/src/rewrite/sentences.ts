@@ -137,7 +137,7 @@ function inflected({ phrase: { text, start } }: Said, words: WordTable, form: 'o
   return insert === verb.word ? [] : [{ from, to: from + verb.word.length, insert }]
 }
 
-/** All phrases in whole sentences: who does what, where and when; how it is seen; how it is made and feels; what can be read in it. */
+/** All phrases in whole sentences: who does what, where and when; how it is seen; how it is made and feels; what can be read in it; what has no facet. */
 export function writeSentences(parts: Parts, words: WordTable, to: Composer): void {
   const of = (...facets: Facet[]) => parts.said.filter(({ phrase }) => facets.includes(phrase.facet)).sort((a, b) => facets.indexOf(a.phrase.facet) - facets.indexOf(b.phrase.facet))
   const writer = new SentenceWriter(words, to)
@@ -236,5 +236,12 @@ export function writeSentences(parts: Parts, words: WordTable, to: Composer): vo
       else writer.noun(one)
     }
     writer.stop()
+  }
+  // Words without a facet follow, each as it stands.
+  to.text = to.text.trimEnd()
+  for (const range of parts.rest) {
+    if (to.text) to.say(' ')
+    to.take(range)
+    to.say('.')
   }
 }
