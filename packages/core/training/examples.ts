@@ -1,5 +1,5 @@
 import { TermIndex } from '../src/glossary/term-index.ts'
-import { TERMS_BY_FACET } from '../src/glossary/terms/index.ts'
+import { TERMS_BY_FACET } from '../src/glossary/lexicon.ts'
 import { itemsOf } from '../src/read/model/features.ts'
 import { prepare } from '../src/read/prepare.ts'
 import { scan } from '../src/read/scan.ts'

@@ -9,7 +9,7 @@ import { dirname, join } from 'node:path'
 import { SAME } from '../src/check/senses.ts'
 import { THINGS } from '../src/check/era/things.ts'
 import { packKnown } from '../src/glossary/known.ts'
-import { TERMS_BY_FACET } from '../src/glossary/terms/index.ts'
+import { TERMS_BY_FACET } from '../src/glossary/lexicon.ts'
 
 /** Of the vectors' words, commonest first; further down misspellings begin. */
 const COMMONEST = 110_000

@@ -1,6 +1,6 @@
 import { FACETS, type Facet } from '../facet.ts'
 import { TermIndex } from '../glossary/term-index.ts'
-import { TERMS_BY_FACET } from '../glossary/terms/index.ts'
+import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
 import { LABELS, likeliest, marginals } from './model/chain.ts'
 import { FastNetwork } from './model/fast-network.ts'
 import { featuresOf, type Item, itemsOf } from './model/features.ts'
