@@ -65,7 +65,7 @@ export async function buildAll(say: (line: string) => void): Promise<void> {
   await unlessBuilt('standins', ['packages/core/src', 'packages/standins/src'], async () => {
     await bundleForNode('packages/standins/src/main.ts', STANDINS)
   })
-  await unlessBuilt('page', [...SHARED, 'packages/web'], async () => {
+  await unlessBuilt('page', [...SHARED, 'packages/core/tables', 'packages/web'], async () => {
     say('Building the page ...')
     const { code, out } = await run('node', [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build', '--outDir', PAGE, '--emptyOutDir'], { cwd: join(ROOT, 'packages/web') })
     if (code !== 0) throw new Refusal(`The page could not be built:\n${out.slice(-3_000)}`)

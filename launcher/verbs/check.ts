@@ -1,14 +1,14 @@
 import { fixedFacetsOf, NO_RULES } from '@idolon/core'
-import { checkDraft, Kin, Known } from '@idolon/core/check'
+import { type AssociationTable, checkDraft, createLanguage } from '@idolon/core/check'
 import { createReader } from '@idolon/core/reader'
 import { draftOf } from './given-draft.ts'
 import { answerTexts } from './lines.ts'
-import { table } from './tables.ts'
+import { jsonTable, table } from './tables.ts'
 
 /** `./idolon check`: what is wrong with a draft before it is tried. */
 export async function check(args: string[]): Promise<number> {
   const reader = createReader(await table('words'), await table('reader'))
-  const language = { words: reader.words, kin: new Kin(await table('kin'), reader.words), known: new Known(await table('known')) }
+  const language = createLanguage(reader.words, { kin: await table('kin'), known: await table('known'), associations: await jsonTable<AssociationTable>('associations') })
   return answerTexts(
     'check',
     args,

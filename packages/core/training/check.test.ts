@@ -4,19 +4,20 @@ import { describe, expect, it } from 'vitest'
 import { checkDraft } from '../src/check/index.ts'
 import type { Around } from '../src/check/checked.ts'
 import type { Finding, FindingKind } from '../src/check/finding.ts'
+import { createLanguage } from '../src/check/language.ts'
 import { NO_RULES } from '../src/check/rules.ts'
 import { anyDraft } from '../src/draft/arbitrary-draft.test-support.ts'
 import { type Draft, emptyDraft } from '../src/draft/draft.ts'
 import { applyEdit, invertEdit } from '../src/draft/edit.ts'
 import { completeProfile } from '../src/engine/complete.ts'
-import { Kin } from '../src/glossary/kin.ts'
-import { Known } from '../src/glossary/known.ts'
+import type { AssociationTable } from '../src/glossary/association-table.ts'
 import { fixedFacetsOf } from '../src/phrase/marks.ts'
 import { createReader } from '../src/reader.ts'
 
 const table = (name: string) => readFileSync(new URL(`../tables/${name}.bin`, import.meta.url))
 const reader = createReader(table('words'), table('reader'))
-const language = { words: reader.words, kin: new Kin(table('kin'), reader.words), known: new Known(table('known')) }
+const associations = JSON.parse(readFileSync(new URL('../tables/associations.json', import.meta.url), 'utf8')) as AssociationTable
+const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations })
 const findings = (draft: Draft, around: Around = {}): Finding[] => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, around)
 const draft = (text: string, rest: Partial<Draft> = {}): Draft => ({ ...emptyDraft(), text, ...rest })
 

@@ -3,8 +3,8 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { checkDraft } from '../src/check/index.ts'
 import { type Finding, type FindingKind, KINDS, type Place } from '../src/check/finding.ts'
-import { Kin } from '../src/glossary/kin.ts'
-import { Known } from '../src/glossary/known.ts'
+import { createLanguage } from '../src/check/language.ts'
+import type { AssociationTable } from '../src/glossary/association-table.ts'
 import { fixedFacetsOf } from '../src/phrase/marks.ts'
 import { createReader } from '../src/reader.ts'
 import { type Case, type Expected, readCases } from './check-cases.ts'
@@ -12,7 +12,8 @@ import { type Case, type Expected, readCases } from './check-cases.ts'
 const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const table = (name: string) => readFileSync(join(CORE, 'tables', `${name}.bin`))
 const reader = createReader(table('words'), table('reader'))
-const language = { words: reader.words, kin: new Kin(table('kin'), reader.words), known: new Known(table('known')) }
+const associations = JSON.parse(readFileSync(join(CORE, 'tables/associations.json'), 'utf8')) as AssociationTable
+const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations })
 
 const flat = (text: string) => text.toLowerCase()
 function touches(place: Place | undefined, words: string, { draft }: Case): boolean {

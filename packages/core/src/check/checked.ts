@@ -2,21 +2,12 @@ import type { Draft } from '../draft/draft.ts'
 import type { EngineProfile } from '../engine/profile.ts'
 import type { Facet } from '../facet.ts'
 import type { Found, TermFinder } from '../glossary/term-finder.ts'
-import type { Kin } from '../glossary/kin.ts'
-import type { Known } from '../glossary/known.ts'
 import { covered } from '../phrase/marks.ts'
 import type { Noise, Phrase, Reading } from '../read/reading.ts'
-import type { WordTable } from '../read/words/word-table.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Finding } from './finding.ts'
+import type { Language } from './language.ts'
 import { type HouseRules, NO_RULES } from './rules.ts'
-
-/** What the checks know of the language. */
-export interface Language {
-  words: WordTable
-  kin: Kin
-  known: Known
-}
 
 /** What is known beside the draft. */
 export interface Around {

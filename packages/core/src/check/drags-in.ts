@@ -1,38 +1,58 @@
-import { listed, TermFinder } from '../glossary/term-finder.ts'
-import { COMPANIONS } from '../glossary/companions.ts'
-import type { Check } from './checked.ts'
-import { bareEntry } from './negated-leave-out.ts'
+import { TermFinder } from '../glossary/term-finder.ts'
+import type { Check, Checked } from './checked.ts'
+import { fightsLeaveOut } from './fights-leave-out.ts'
 import { inText } from './finding.ts'
+import { impliedBy } from './leave-out-words.ts'
+import { bareEntry } from './negated-leave-out.ts'
 
-const words = new TermFinder(COMPANIONS.map(({ word, brings }) => [word, brings] as const))
+/** A companion that comes less surely is not worth a word: a subject's first six that are listed by hand, a place's first two. */
+const SURE = { subject: 0.75, detail: 0.9, setting: 0.9 } as const
+/** What of a draft says that a companion is not wanted. */
+const UNWANTED: readonly { what: RegExp; against: RegExp }[] = [
+  { what: /\bbeards?\b/i, against: /\b(?:clean-?shaven|beardless|smooth-cheeked)\b/i },
+  { what: /\b(?:old|old age|wrinkles|grey hair|grey bun)\b/i, against: /\b(?:young|youthful|teenage|teenaged|boyish|girlish)\b/i },
+  { what: /\b(?:youth|young)\b/i, against: /\b(?:old|elderly|aged|ancient)\b/i },
+]
 
-/** What of a draft or its list says that a companion is not wanted. */
-const UNWANTED: Readonly<Record<string, RegExp>> = {
-  beard: /\b(?:clean-?shaven|beardless|smooth-cheeked)\b/i,
-  'old age': /\b(?:young|youthful|teenage|teenaged|boyish|girlish)\b/i,
-  youth: /\b(?:old|elderly|aged|ancient)\b/i,
+const finders = new Map<string, TermFinder<true>>()
+function finderOf(words: string): TermFinder<true> {
+  let own = finders.get(words)
+  if (!own) finders.set(words, (own = new TermFinder([[words, true]])))
+  if (finders.size > 2_000) finders.clear()
+  return own
 }
 
+/** Whether an entry of the leave-out list rules a companion out: by its words, by what it implies, or as a kind of it. */
+const rulesOut = ({ language }: Checked, entry: string, what: string): boolean =>
+  finderOf(entry).find(what).length > 0 || finderOf(what).find(entry).length > 0 || (impliedBy(entry)?.find(what).length ?? 0) > 0 || (!entry.includes(' ') && language.kin.below(what, entry) > 0)
+
 export const dragsIn: Check = (checked) => {
-  const list = checked.draft.leaveOut.map((entry) => bareEntry(entry))
-  return checked.terms(words, ['subject', 'setting', 'detail']).flatMap((found) => {
-    for (const companion of found.value) {
-      const own = new TermFinder(listed(companion.also ? `${companion.what}, ${companion.also}` : companion.what, true))
-      // What is said anyway is wanted.
-      if (own.find(checked.shown).length) continue
-      const entry = list.find((one) => own.find(one).length > 0)
-      const clash = UNWANTED[companion.what]?.exec(found.phrase.text)?.[0] ?? UNWANTED[companion.what]?.exec(checked.shown)?.[0]
-      if (entry === undefined && clash === undefined) continue
-      return [
-        {
-          kind: 'drags-in' as const,
-          severity: 'tip' as const,
-          where: inText(found),
-          ...(entry !== undefined ? { with: { in: 'leaveOut' as const, entry: checked.draft.leaveOut[list.indexOf(entry)]! } } : {}),
-          facet: found.phrase.facet,
-          reason: `“${checked.said(found)}” commonly brings ${companion.what}, ${entry !== undefined ? 'which the leave-out list does not want' : `against “${clash!}”`}; say what it has instead.`,
-        },
-      ]
+  const { associations } = checked.language
+  const list = checked.draft.leaveOut.map((entry) => ({ entry, bare: bareEntry(entry).toLowerCase() }))
+  /** Entries that the text asks for outright: what a word might bring beside them is no news. */
+  let fought: Set<string> | undefined
+  const isFought = (entry: string) => (fought ??= new Set(fightsLeaveOut(checked).map((finding) => (finding.with?.in === 'leaveOut' ? finding.with.entry : '')))).has(entry)
+  return checked.of('subject', 'setting', 'detail').flatMap((phrase) => {
+    for (const { start, end, term } of associations.termsIn(checked.shown.slice(phrase.start, phrase.end))) {
+      for (const { what, strength } of associations.companions(term)) {
+        // What is said anyway is wanted.
+        if (strength < SURE[phrase.facet as keyof typeof SURE] || finderOf(what).find(checked.shown).length) continue
+        const ruled = list.find(({ bare }) => rulesOut(checked, bare, what))
+        const against = phrase.facet === 'subject' ? UNWANTED.find((one) => one.what.test(what))?.against : undefined
+        const clash = against?.exec(phrase.text)?.[0] ?? against?.exec(checked.shown)?.[0]
+        if ((!ruled || isFought(ruled.entry)) && !clash) continue
+        const [without] = associations.without(term, what)
+        return [
+          {
+            kind: 'drags-in' as const,
+            severity: 'tip' as const,
+            where: inText({ start: phrase.start + start, end: phrase.start + end }),
+            ...(ruled ? { with: { in: 'leaveOut' as const, entry: ruled.entry } } : {}),
+            facet: phrase.facet,
+            reason: `“${term}” commonly brings ${what}, ${ruled ? 'which the leave-out list does not want' : `against “${clash!}”`}; ${without ? `say what it has instead, or “${without.text}”.` : 'say what it has instead.'}`,
+          },
+        ]
+      }
     }
     return []
   })

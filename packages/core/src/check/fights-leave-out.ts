@@ -1,17 +1,13 @@
-import { listed, TermFinder } from '../glossary/term-finder.ts'
+import { TermFinder } from '../glossary/term-finder.ts'
 import type { Phrase } from '../read/reading.ts'
 import { entriesOf } from '../read/noise/leave-out.ts'
 import type { Check, Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
 import { edited, removing } from './fixes.ts'
-import { IMPLIES } from './leave-out-words.ts'
+import { impliedBy } from './leave-out-words.ts'
 
 const NOUN = 1
 const WORD = /[\p{L}\p{N}]+(?:[’'-][\p{L}\p{N}]+)*/gu
-const implied = new Map(IMPLIES.flatMap(({ list, implied: terms }) => {
-  const finder = new TermFinder(listed(terms, true))
-  return listed(list, finder)
-}))
 const finders = new Map<string, TermFinder<true>>()
 /** Words of a list whose kinds go by another name in the tree of kinds. */
 const KIND_OF: Readonly<Record<string, string>> = { people: 'person', persons: 'person', humans: 'person', human: 'person', figures: 'person', boats: 'watercraft', boat: 'watercraft', ships: 'watercraft', ship: 'watercraft', cars: 'motor vehicle', pets: 'domestic animal', clothes: 'clothing', toys: 'plaything', jewellery: 'jewelry', plants: 'plant', instruments: 'instrument' }
@@ -50,7 +46,8 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
   const facets = ['subject', 'action', 'detail', 'setting', 'moment', 'light', 'colour', 'medium', 'technique', 'mood', 'lettering', 'framing'] as const
   // A word that only says of which kind another thing is does not count: “paper” of “paper lantern”.
   const isThing = (spot: Spot) => bare.includes(' ') || ((checked.language.words.find(bare)?.classes ?? 0) & NOUN) === 0 || [...thingsOf(checked, spot.phrase)].some((thing) => thing.start === spot.start)
-  const spots: Spot[] = [...checked.terms(own, facets).filter(isThing), ...(implied.has(bare) ? checked.terms(implied.get(bare)!, facets) : [])]
+  const implied = impliedBy(bare)
+  const spots: Spot[] = [...checked.terms(own, facets).filter(isThing), ...(implied ? checked.terms(implied, facets) : [])]
   if (/^(?:text|texts|letters|lettering|words|writing|typography|any text|readable text|captions?)$/.test(bare)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
   const concrete = checked.of('subject', 'action', 'detail', 'setting')
   if (!bare.includes(' ') || /^[\p{L}]+ing [\p{L}]+$/u.test(bare)) {

@@ -1,5 +1,7 @@
+import { listed, TermFinder } from '../glossary/term-finder.ts'
+
 /** What else a bare word of a leave-out list rules out, beyond its own kinds: words that imply it. Terms separated by commas. */
-export const IMPLIES: readonly { list: string; implied: string }[] = [
+const IMPLIES: readonly { list: string; implied: string }[] = [
   {
     list: 'text, texts, letters, lettering, words, word, writing, typography, font, fonts, caption, captions, title, titles, signage, signs, sign, inscription, inscriptions, readable text, any text, typography elements, letter',
     implied:
@@ -38,3 +40,12 @@ export const IMPLIES: readonly { list: string; implied: string }[] = [
   { list: 'smoke', implied: 'smoke, smoking, chimney smoke, cigarette, steam train, bonfire' },
   { list: 'religion, religious symbols, crosses', implied: 'cross, crucifix, altar, church, chapel, cathedral, saint, monk, nun' },
 ]
+
+const finders = new Map(
+  IMPLIES.flatMap(({ list, implied }) => {
+    const finder = new TermFinder(listed(implied, true))
+    return listed(list, finder)
+  }),
+)
+/** Finds what a bare, lower-case entry rules out beyond its own words and kinds. */
+export const impliedBy = (entry: string): TermFinder<boolean> | undefined => finders.get(entry)

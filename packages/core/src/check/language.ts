@@ -1,0 +1,21 @@
+import { Associations } from '../glossary/associations.ts'
+import type { AssociationTable } from '../glossary/association-table.ts'
+import { Kin } from '../glossary/kin.ts'
+import { Known } from '../glossary/known.ts'
+import type { WordTable } from '../read/words/word-table.ts'
+
+/** What the checks know of the language. */
+export interface Language {
+  words: WordTable
+  kin: Kin
+  known: Known
+  associations: Associations
+}
+
+/** The language of the checks from the files of packages/core/tables; `words` are the reader's. @throws when they do not go together. */
+export const createLanguage = (words: WordTable, tables: { kin: Uint8Array; known: Uint8Array; associations: AssociationTable }): Language => ({
+  words,
+  kin: new Kin(tables.kin, words),
+  known: new Known(tables.known),
+  associations: new Associations(tables.associations),
+})
