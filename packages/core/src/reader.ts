@@ -10,3 +10,4 @@ export { englishTagger }
 export const createReader = (words: Uint8Array, network: Uint8Array): Reader => new Reader(unpackTables(words, network), englishTagger())
 export { rewriteDraft, type Rewritten, type Style } from './rewrite/rewrite.ts'
 export { Suggester } from './glossary/suggest.ts'
+export { type Trim, trimFor, type Trimmed } from './output/trim.ts'

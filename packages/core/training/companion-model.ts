@@ -98,7 +98,7 @@ export class CompanionModel {
         for (const b of known) {
           if (a === b || !this.#isCandidate.has(b)) continue
           let own = this.#together.get(a)
-          if (!own) this.#together.set(a, (own = new Map()))
+          if (!own) this.#together.set(a, (own = new Map<string, number>()))
           own.set(b, (own.get(b) ?? 0) + 1)
           this.#usual.set(b, (this.#usual.get(b) ?? 0) + 1)
         }

@@ -48,7 +48,7 @@ function promptsOf(): Together {
     for (const a of words) {
       count.set(a, (count.get(a) ?? 0) + 1)
       let own = of.get(a)
-      if (!own) of.set(a, (own = new Map()))
+      if (!own) of.set(a, (own = new Map<string, number>()))
       for (const b of words) if (a !== b) own.set(b, (own.get(b) ?? 0) + 1)
     }
   }

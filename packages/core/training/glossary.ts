@@ -14,7 +14,7 @@ type Row = Partial<Record<(typeof FIELDS)[number], string>>
 const split = (list = '') => list.split(',').map((one) => one.trim()).filter(Boolean)
 
 function entryOf(row: Row, facet: Facet): GlossaryEntry {
-  const lists = Object.fromEntries((['also', 'near', 'excludes', 'brings', 'instead'] as const).map((field) => [field, split(row[field])]).filter(([, list]) => list?.length))
+  const lists: Partial<GlossaryEntry> = Object.fromEntries((['also', 'near', 'excludes', 'brings', 'instead'] as const).map((field) => [field, split(row[field])] as const).filter(([, list]) => list.length))
   return { term: row.term ?? '', facet, does: row.does ?? '', ...(row.broader ? { broader: row.broader } : {}), ...lists }
 }
 

@@ -2,9 +2,11 @@ import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { type Draft, emptyDraft } from '../src/draft/draft.ts'
+import { applyEdit } from '../src/draft/edit.ts'
 import { addMark } from '../src/draft/mark.ts'
 import { completeProfile, type PartialProfile } from '../src/engine/complete.ts'
 import { lengthIn, outputFor } from '../src/output/output.ts'
+import { trimFor } from '../src/output/trim.ts'
 import { fixedFacetsOf } from '../src/phrase/marks.ts'
 import { createReader } from '../src/reader.ts'
 
@@ -67,3 +69,26 @@ it('never passes the limit, parses as JSON, sends nothing that is off, and says 
     { numRuns: 300 },
   )
 }, 60_000)
+
+describe('a trim', () => {
+  const profile = completeProfile({ reads: 'keywords', leaveOut: true, limit: { unit: 'words', max: 12 } })
+  const after = (given: Draft) => {
+    const trim = trimFor(given, profile, reader)
+    return { trim, draft: trim.edits.reduce(applyEdit, given) }
+  }
+  it('takes out what says nothing, what weighs less, then what comes last, and nothing that is fixed', () => {
+    const text = 'masterpiece, an old ferryman, patched coat, reed-choked river, dusk, low fog, wide shot, gouache, muted blues, hushed'
+    const at = (words: string) => ({ from: text.indexOf(words), to: text.indexOf(words) + words.length })
+    const given: Draft = { ...emptyDraft(), text, marks: [{ ...at('patched coat'), kind: 'emphasis', level: -2 }, { ...at('hushed'), kind: 'fixed' }] }
+    const { trim, draft } = after(given)
+    expect(trim.fits).toBe(true)
+    expect(trim.dropped.map(({ text, why }) => `${why}: ${text}`).slice(0, 3)).toEqual(['says nothing: masterpiece', 'much less: patched coat', 'last: muted blues'])
+    expect(draft.text).toContain('hushed')
+    expect(draft.text).toContain('ferryman')
+  })
+  it('leaves a draft that fits alone, and says when fixed words alone are too long', () => {
+    expect(after({ ...emptyDraft(), text: 'a red fox, gouache' }).trim).toEqual({ edits: [], dropped: [], fits: true })
+    const text = 'one two three four five six seven eight nine ten eleven twelve thirteen'
+    expect(after({ ...emptyDraft(), text, marks: [{ from: 0, to: text.length, kind: 'fixed' }] }).trim).toEqual({ edits: [], dropped: [], fits: false })
+  })
+})

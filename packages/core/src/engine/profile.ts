@@ -54,6 +54,7 @@ export const EngineProfile = Type.Object(
         closed,
       ),
     ),
+    pastLimit: Type.Optional(Type.Union([Type.Literal('ignores'), Type.Literal('refuses')], { description: 'What it does with a text that is longer: reads no further, or answers nothing.' })),
     emphasis: Type.Union([Type.Literal('order'), Type.Literal('repetition'), Type.Literal('weights'), Type.Literal('none')]),
     settings: Type.Array(SettingProfile, { maxItems: 40 }),
     sizes: Type.Array(
