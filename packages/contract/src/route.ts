@@ -1,6 +1,6 @@
 import type { Static, TObject, TSchema } from '@sinclair/typebox'
 
-export type Method = 'get' | 'post' | 'patch' | 'delete'
+export type Method = 'get' | 'post' | 'put' | 'patch' | 'delete'
 
 /**
  * One operation of the API: everything both sides, and the OpenAPI document, know of it.

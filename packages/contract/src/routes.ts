@@ -1,12 +1,14 @@
-import { listEngines } from './engine.ts'
+import { listEngines, removeEngine, saveEngine } from './engine.ts'
 import { readHealth } from './health.ts'
 import { changeProject, createProject, listProjects, readLedger } from './project.ts'
 import { forgetPhrase, keepPhrase, listPhrases } from './phrase.ts'
 import { changePrompt, createPrompt, deletePrompt, putBackPrompt, readPrompt, saveEdits } from './prompt.ts'
 import { askAgain, changeProof, listProofs, readProof } from './proof.ts'
 import type { Route } from './route.ts'
+import { promptsBreakingRules, readRules, setRules } from './rules.ts'
 import { listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
 import { listTags, searchShelf } from './shelf.ts'
+import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
 
 /** Every operation of the API. */
@@ -20,6 +22,15 @@ export const ROUTES = [
   keepPhrase,
   forgetPhrase,
   listEngines,
+  saveEngine,
+  removeEngine,
+  readRules,
+  setRules,
+  promptsBreakingRules,
+  listTerms,
+  addTerms,
+  removeTerm,
+  promptsThatSay,
   searchShelf,
   listTags,
   createPrompt,

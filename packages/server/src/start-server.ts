@@ -8,6 +8,7 @@ import { Drafts } from './drafts/service.ts'
 import { Engines } from './engines/engines.ts'
 import { EventListener } from './events/events.ts'
 import { EventStreams } from './events/stream.ts'
+import { Rules } from './house-rules/service.ts'
 import { createApp } from './http/app.ts'
 import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
 import { startJobs } from './jobs/worker.ts'
@@ -19,6 +20,7 @@ import { Proofs } from './proofs/service.ts'
 import { Runs } from './runs/service.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
+import { Terms } from './terms/service.ts'
 import { Versions } from './versions/service.ts'
 
 export interface RunningServer {
@@ -42,7 +44,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   const log = pino({ level: settings.logLevel })
   const db = connectDatabase(settings.databaseUrl)
   await migrate(db)
-  const engines = new Engines(settings.engineAddress)
+  const engines = new Engines(db, settings.engineAddress)
   const queue = new ProofQueue(settings.databaseUrl, log)
   await queue.open()
   const index = new SearchIndex(db)
@@ -63,8 +65,10 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         index,
         streams,
         projects: new Projects(db),
+        rules: new Rules(db, engines),
+        terms: new Terms(db),
         phrases: new Phrases(db),
-        prompts: new Prompts(db),
+        prompts: new Prompts(db, engines),
         drafts: new Drafts(db),
         versions: new Versions(db),
         runs: new Runs(db, engines, queue),

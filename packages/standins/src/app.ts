@@ -1,4 +1,4 @@
-import { SHIPPED_ENGINES } from '@idolon/core'
+import { fitTo, SHIPPED_ENGINES } from '@idolon/core'
 import express, { type Express, type Response } from 'express'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { drawScene } from './draw/draw.ts'
@@ -22,8 +22,8 @@ interface Answer {
 }
 
 async function makePictures(request: PictureRequest): Promise<Answer> {
-  const limit = SHIPPED_ENGINES.find(({ id }) => id === request.engine)?.limit?.max ?? Infinity
-  const scene = understand(request.prompt.slice(0, limit))
+  const limit = SHIPPED_ENGINES.find(({ id }) => id === request.engine)?.limit
+  const scene = understand(limit ? fitTo(request.prompt, limit) : request.prompt)
   const { width, height, engine, revision, prompt } = request
   const pictures = []
   for (let i = 0; i < (request.count ?? 1); i++) {

@@ -55,6 +55,9 @@ const placeOf = ({ where }: Finding) => (where?.in === 'text' ? where.start : Nu
 const isWaived = (draft: Draft, { kind, where }: Finding): boolean =>
   draft.marks.some((mark) => mark.kind === 'waived' && mark.check === kind && (where?.in !== 'text' || (mark.from < where.end && mark.to > where.start)))
 
+/** The house rules alone: what a draft breaks of them, as `checkDraft` would find it. */
+export const brokenRules = (draft: Draft, reading: Reading, language: Language, around: Around): Finding[] => houseRule(new Checked(draft, reading, language, around)).filter((finding) => !isWaived(draft, finding))
+
 /**
  * What is wrong with a draft before it is tried, the gravest first, then in the order of the text. `reading` must be of
  * the draft's text as it stands, with the facets that its marks set. What is waived is not found again.

@@ -45,7 +45,7 @@ export function lengthIn(unit: 'characters' | 'words' | 'pieces', text: string):
 }
 
 /** The longest start of the text, ending at a word, that the engine reads. */
-function fitTo(text: string, limit: NonNullable<EngineProfile['limit']>): string {
+export function fitTo(text: string, limit: NonNullable<EngineProfile['limit']>): string {
   if (lengthIn(limit.unit, text) <= limit.max) return text
   let end = 0
   for (const word of text.matchAll(/\S+/g)) {

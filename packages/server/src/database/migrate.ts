@@ -2,11 +2,13 @@ import type { Knex } from 'knex'
 import type { Database } from './connect.ts'
 import { up as first } from './first-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
+import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 
 /** Forward only; a name never changes once it has landed. */
 const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-25-first', up: first },
   { name: '2026-11-25-kept-phrases', up: keptPhrases },
+  { name: '2026-11-25-rules-glossary-engines', up: rulesGlossaryEngines },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

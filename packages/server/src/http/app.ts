@@ -9,7 +9,16 @@ import {
   deletePrompt,
   forgetPhrase,
   keepPhrase,
+  addTerms,
   listEngines,
+  listTerms,
+  promptsBreakingRules,
+  promptsThatSay,
+  readRules,
+  removeEngine,
+  removeTerm,
+  saveEngine,
+  setRules,
   listPhrases,
   listProjects,
   listProofs,
@@ -36,6 +45,8 @@ import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
 import type { Drafts } from '../drafts/service.ts'
 import type { Engines } from '../engines/engines.ts'
+import type { Rules } from '../house-rules/service.ts'
+import type { Terms } from '../terms/service.ts'
 import type { EventStreams } from '../events/stream.ts'
 import { pictureRoutes } from '../pictures/routes.ts'
 import type { Phrases } from '../phrases/service.ts'
@@ -56,6 +67,8 @@ export const VERSION = '0.1.0'
 export interface Services {
   db: Database
   engines: Engines
+  rules: Rules
+  terms: Terms
   projects: Projects
   phrases: Phrases
   prompts: Prompts
@@ -89,7 +102,7 @@ const security = helmet({
 })
 
 export function createApp(services: Services, options: { port: () => number; pageFolder: string | undefined; checkAnswers: boolean; log: Logger }): Express {
-  const { engines, projects, phrases, prompts, drafts, versions, runs, proofs, index, streams, db } = services
+  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, index, streams, db } = services
   const app = express()
   app.disable('x-powered-by')
   app.use(security)
@@ -115,7 +128,22 @@ export function createApp(services: Services, options: { port: () => number; pag
     await phrases.forget(actor, params.project, params.phrase)
     return undefined
   })
-  on(listEngines, () => Promise.resolve(engines.list()))
+  on(listEngines, () => engines.list())
+  on(saveEngine, ({ actor, params, body }) => engines.save(actor, params, body))
+  on(removeEngine, async ({ actor, params }) => {
+    await engines.remove(actor, params)
+    return undefined
+  })
+  on(readRules, ({ params }) => rules.read(params.project))
+  on(setRules, ({ actor, params, body }) => rules.set(actor, params.project, body))
+  on(promptsBreakingRules, ({ params }) => rules.broken(params.project))
+  on(listTerms, ({ query }) => terms.list(query.project))
+  on(addTerms, ({ actor, body }) => terms.add(actor, body.projectId, body.entries))
+  on(removeTerm, async ({ actor, params }) => {
+    await terms.remove(actor, params.term)
+    return undefined
+  })
+  on(promptsThatSay, ({ query }) => terms.promptsThatSay(query.words, query.project))
   on(searchShelf, ({ query }) => search(db, index, query))
   on(listTags, ({ query }) => tagCounts(db, query.project))
   on(createPrompt, ({ actor, body }) => prompts.create(actor, body))

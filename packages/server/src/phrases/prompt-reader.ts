@@ -1,10 +1,18 @@
+import { type AssociationTable, createLanguage, type Language } from '@idolon/core/check'
 import { createReader, type Reader } from '@idolon/core/reader'
 import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 
 const require = createRequire(import.meta.url)
-const table = (name: string) => readFile(require.resolve(`@idolon/core/tables/${name}.bin`))
+const table = (file: string) => readFile(require.resolve(`@idolon/core/tables/${file}`))
 let reader: Promise<Reader> | undefined
+let language: Promise<Language> | undefined
 
 /** Reads prompts as the page does; its tables are loaded when it is first asked for. */
-export const promptReader = (): Promise<Reader> => (reader ??= Promise.all([table('words'), table('reader')]).then(([words, network]) => createReader(words, network)))
+export const promptReader = (): Promise<Reader> => (reader ??= Promise.all([table('words.bin'), table('reader.bin')]).then(([words, network]) => createReader(words, network)))
+
+/** What the checks know of the language; its tables are loaded when it is first asked for. */
+export const checkLanguage = (): Promise<Language> =>
+  (language ??= Promise.all([promptReader(), table('kin.bin'), table('known.bin'), table('associations.json')]).then(([{ words }, kin, known, associations]) =>
+    createLanguage(words, { kin, known, associations: JSON.parse(associations.toString('utf8')) as AssociationTable }),
+  ))

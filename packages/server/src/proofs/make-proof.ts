@@ -41,8 +41,9 @@ export class ProofMaker {
   }
 
   async #ask(task: ProofTask): Promise<void> {
-    const profile = this.engines.find(task.engine.id, task.engine.revision)
-    if (!profile) {
+    const profile = await this.engines.find(task.engine.id, task.engine.revision)
+    const address = profile && this.engines.addressOf(profile)
+    if (!profile || !address) {
       await this.#fail(task, 'failed', 'This engine is no longer known here.', 0)
       return
     }
@@ -55,7 +56,7 @@ export class ProofMaker {
     for (let attempt = 1; ; attempt++) {
       try {
         const answer = await askForPicture({
-          address: this.engines.addressOf(profile),
+          address,
           engine: profile.id,
           revision: profile.revision,
           output: task.output,

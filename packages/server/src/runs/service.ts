@@ -1,4 +1,4 @@
-import { countOf, fixedFacetsOf, outputFor, sizeFor } from '@idolon/core'
+import { countOf, findEngine, fixedFacetsOf, outputFor, sizeFor } from '@idolon/core'
 import type { Run } from '@idolon/contract'
 import type { Knex } from 'knex'
 import { randomInt, randomUUID } from 'node:crypto'
@@ -43,6 +43,7 @@ export class Runs {
   /** Everything that a run is made of is written in one transaction: version, run, proofs, reserved cost and jobs, or none of it. */
   async start(actor: Actor, promptId: string, { id, revision }: { id: string; revision: number }): Promise<Run> {
     const reader = await promptReader()
+    const known = (await this.engines.list()).map(({ profile }) => profile)
     await this.db.transaction(async (trx) => {
       const draft = await draftRow(trx, promptId, true)
       const prompt = await trx('prompts').where({ id: promptId }).first<{ project_id: string } | undefined>('project_id')
@@ -58,8 +59,9 @@ export class Runs {
       }
       const { body } = draft
       const profiles = body.engines.map(({ engine, revision: wanted }) => {
-        const profile = this.engines.find(engine, wanted)
+        const profile = findEngine(known, engine, wanted)
         if (!profile) throw new ProblemError('unknown-engine', `There is no engine “${engine}${wanted ? ` ${wanted}` : ''}” here. Choose another on the Desk.`)
+        if (!this.engines.addressOf(profile)) throw new ProblemError('not-connected', `${profile.name} is written for here and not connected, so it cannot be asked for pictures. Nothing was spent; copy its output on the Desk, or choose another engine.`)
         return profile
       })
       if (profiles.length === 0) throw new ProblemError('nothing-to-try', 'No engine is chosen. Choose one on the Desk.')

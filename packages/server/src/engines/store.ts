@@ -1,0 +1,17 @@
+import type { EngineProfile } from '@idolon/core'
+import type { Knex } from 'knex'
+import type { Database } from '../database/connect.ts'
+
+/** Profiles that the writer added or changed, in the order they were first saved. */
+export async function savedProfiles(db: Database): Promise<EngineProfile[]> {
+  const rows = await db('engine_profiles').orderBy('saved_at').select<{ profile: EngineProfile }[]>('profile')
+  return rows.map(({ profile }) => profile)
+}
+
+export const saveProfile = (trx: Knex.Transaction, profile: EngineProfile, actor: string): Promise<unknown> =>
+  trx('engine_profiles')
+    .insert({ id: profile.id, revision: profile.revision, profile: JSON.stringify(profile), saved_by: actor })
+    .onConflict(['id', 'revision'])
+    .merge(['profile', 'saved_by'])
+
+export const removeProfile = (trx: Knex.Transaction, id: string, revision: string): Promise<number> => trx('engine_profiles').where({ id, revision }).delete()
