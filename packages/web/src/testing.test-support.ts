@@ -3,11 +3,14 @@ import { emptyDraft, SHIPPED_ENGINES } from '@idolon/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { useEngines } from './stores/engines.ts'
 
-/** A store that knows one engine, and links that are plain elements: what most views need to be mounted. */
+// The test's browser has no locks; no window of a test holds the stream of changes.
+Object.defineProperty(navigator, 'locks', { value: { request: () => new Promise(() => undefined) }, configurable: true })
+
+/** A store that knows the engines that ship, and links that are plain elements: what most views need to be mounted. */
 export function withEngines() {
   const pinia = createPinia()
   setActivePinia(pinia)
-  useEngines().all = [...SHIPPED_ENGINES]
+  useEngines().all = SHIPPED_ENGINES.map((profile) => ({ profile, connected: true, origin: 'shipped' as const }))
   return { plugins: [pinia], stubs: { RouterLink: { props: ['to'], template: '<a><slot /></a>' }, VDialog: { props: ['modelValue'], template: '<div v-if="modelValue"><slot /></div>' } } }
 }
 

@@ -40,6 +40,16 @@ const lastWord = (term: string) => term.split(' ').at(-1) ?? term
 const GENERIC_FROM = 5
 const along = (a: Float64Array, b: Float64Array) => a.reduce((sum, x, k) => sum + x * b[k]!, 0)
 
+/** What is said beside a facet: the direction of its words, and how much it counts. */
+interface Beside {
+  direction: Float64Array
+  weight: number
+}
+const fitOf = (direction: Float64Array | undefined, beside: readonly Beside[]): number => (direction ? beside.reduce((sum, { direction: other, weight }) => sum + weight * along(direction, other), 0) : -1)
+/** How much sooner a term comes whose facet is not said yet, and how much later a longer one, in units of fit. */
+const MISSING = 0.5
+const SHORTER = 0.03
+
 /** Suggests terms of the glossary, with what it has worked out of them remembered. */
 export class Suggester {
   readonly #terms = new Map<Facet, { term: string; direction: Float64Array | undefined }[]>()
@@ -53,11 +63,8 @@ export class Suggester {
   suggest(facet: Facet, text: string, phrases: readonly Phrase[], typed: string, most: number): string[] {
     const said = text.toLowerCase()
     const asked = typed.trim().toLowerCase()
-    const beside = FACETS.flatMap((other) => {
-      const direction = BESIDE[facet][other] ? directionOf(phrases.filter((phrase) => phrase.facet === other).map((phrase) => phrase.text).join(' '), this.words) : undefined
-      return direction ? [{ direction, weight: BESIDE[facet][other] ?? 0 }] : []
-    })
-    const fit = (direction: Float64Array | undefined) => (direction ? beside.reduce((sum, { direction: other, weight }) => sum + weight * along(direction, other), 0) : -1)
+    const beside = this.#beside(facet, phrases)
+    const fit = (direction: Float64Array | undefined) => fitOf(direction, beside)
     const found = this.#of(facet)
       .filter(({ term }) => !said.includes(term) && (asked === '' || term.startsWith(asked) || term.includes(` ${asked}`)))
       .map(({ term, direction }, i) => ({ term, i, fit: fit(direction) + (asked && term.startsWith(asked) ? 1 : 0) }))
@@ -70,6 +77,33 @@ export class Suggester {
       })
       .slice(0, most)
       .map(({ term }) => term)
+  }
+
+  /**
+   * Terms of any facet that begin with what is typed, those first that fit what is said beside them; a facet of which
+   * nothing is said yet comes a little sooner.
+   */
+  complete(typed: string, text: string, phrases: readonly Phrase[], most: number): { term: string; facet: Facet }[] {
+    const asked = typed.toLowerCase()
+    const said = text.toLowerCase()
+    return FACETS.flatMap((facet) => {
+      const beside = this.#beside(facet, phrases)
+      const bonus = phrases.some((phrase) => phrase.facet === facet) ? 0 : MISSING
+      return this.#of(facet)
+        .filter(({ term }) => term.startsWith(asked) && term.length > asked.length && !said.includes(term))
+        .map(({ term, direction }) => ({ term, facet, fit: fitOf(direction, beside) + bonus - term.length * SHORTER }))
+    })
+      .sort((a, b) => b.fit - a.fit)
+      .filter(({ term }, i, all) => all.findIndex((other) => other.term === term) === i)
+      .slice(0, most)
+      .map(({ term, facet }) => ({ term, facet }))
+  }
+
+  #beside(facet: Facet, phrases: readonly Phrase[]): Beside[] {
+    return FACETS.flatMap((other) => {
+      const direction = BESIDE[facet][other] ? directionOf(phrases.filter((phrase) => phrase.facet === other).map((phrase) => phrase.text).join(' '), this.words) : undefined
+      return direction ? [{ direction, weight: BESIDE[facet][other] ?? 0 }] : []
+    })
   }
 
   #of(facet: Facet) {

@@ -14,6 +14,10 @@ const places = computed(() => [
   { name: 'Proofs', to: '/proofs' },
   { name: 'Shelf', to: '/shelf' },
 ])
+const BESIDE = [
+  { name: 'Glossary', to: '/glossary' },
+  { name: 'Engines', to: '/engines' },
+]
 const section = (to: string, path: string) => (to === '/' ? path === '/' : path.startsWith(`/${to.split('/')[1] ?? ''}`))
 </script>
 
@@ -22,6 +26,11 @@ const section = (to: string, path: string) => (to === '/' ? path === '/' : path.
     <p class="name">Idolon</p>
     <ul>
       <li v-for="place in places" :key="place.name">
+        <RouterLink :to="place.to" :aria-current="section(place.to, $route.path) ? 'page' : undefined">{{ place.name }}</RouterLink>
+      </li>
+    </ul>
+    <ul aria-label="Beside the work">
+      <li v-for="place in BESIDE" :key="place.name">
         <RouterLink :to="place.to" :aria-current="section(place.to, $route.path) ? 'page' : undefined">{{ place.name }}</RouterLink>
       </li>
     </ul>
@@ -67,14 +76,14 @@ a {
 a:hover {
   text-decoration: underline;
 }
-ul:first-of-type a {
+ul:not(.foot) a {
   display: block;
   padding: 3px 0 3px 10px;
   margin-left: -12px;
   border-left: 2px solid transparent;
   font-size: 15px;
 }
-ul:first-of-type a[aria-current] {
+ul:not(.foot) a[aria-current] {
   border-color: var(--accent);
   font-weight: 600;
 }

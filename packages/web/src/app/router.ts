@@ -9,6 +9,8 @@ export const router = createRouter({
     { path: '/proofs', name: 'proofs', component: () => import('../proofs/ProofsView.vue'), meta: { title: 'Proofs' } },
     { path: '/proofs/:proof', name: 'proof', component: () => import('../proofs/ProofView.vue'), meta: { title: 'Proof' } },
     { path: '/shelf', name: 'shelf', component: () => import('../shelf/ShelfView.vue'), meta: { title: 'Shelf' } },
+    { path: '/glossary', name: 'glossary', component: () => import('../glossary/GlossaryView.vue'), meta: { title: 'Glossary' } },
+    { path: '/engines', name: 'engines', component: () => import('../engines/EnginesView.vue'), meta: { title: 'Engines' } },
     { path: '/projects/:project', name: 'project', component: () => import('../projects/ProjectView.vue'), meta: { title: 'Project' } },
     { path: '/:any(.*)*', name: 'nowhere', component: () => import('./NotFoundView.vue'), meta: { title: 'Not found' } },
   ],

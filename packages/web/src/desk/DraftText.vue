@@ -94,6 +94,15 @@ onMounted(() => {
 .draft-text :deep(.cm-completionMatchedText) {
   text-decoration: none;
 }
+.draft-text :deep(.cm-tooltip-hover) {
+  border: 1px solid var(--rule-strong);
+  background: var(--sheet);
+}
+.draft-text :deep(.cm-term) {
+  max-width: 380px;
+  padding: 8px 12px;
+  font-size: 13.5px;
+}
 .draft-text :deep(.cm-placeholder) {
   color: var(--soft);
 }

@@ -9,6 +9,7 @@ import { letterKeys } from '../keys/keys.ts'
 import { pointAt } from '../reading/phrase-highlight.ts'
 import type { DraftSession } from './draft-session.ts'
 import FillFacet from './FillFacet.vue'
+import PhraseEntry from './PhraseEntry.vue'
 import PhraseMenu from './PhraseMenu.vue'
 import RewriteDraft from './RewriteDraft.vue'
 import TidyOffer from './TidyOffer.vue'
@@ -118,6 +119,7 @@ const actions = {
     if (words.trim() && words.trim() !== phrase.text) props.session.apply(replacePhrase(draft.value, phrase, words))
   },
   show,
+  entry: (phrase: OutlinePhrase) => openEntry(phrase),
   startReplacing: (phrase: OutlinePhrase) => (replacing.value = phrase),
 }
 export type PhraseActions = typeof actions
@@ -168,16 +170,28 @@ function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
   else if (letter === 'k') void actions.keep(phrase)
   else if (letter === 's') open(phrase, event, true)
   else if (letter === 'j') actions.join(phrase)
+  else if (letter === 'g') openEntry(phrase)
   else if (letter === '+' || letter === '-') actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + (letter === '+' ? 1 : -1))) as Emphasis)
   else return
   event.preventDefault()
+}
+const entry = ref<{ phrase: OutlinePhrase; target: HTMLElement }>()
+/** Opens what the glossary says of a phrase, beside it. */
+function openEntry(phrase: OutlinePhrase): void {
+  const target = root.value?.querySelector<HTMLElement>(`[data-start="${phrase.start}"]`)
+  if (target && current.value) entry.value = { phrase, target }
+}
+function say({ start, end }: TextRange, insert: string): void {
+  entry.value = undefined
+  focusAt = start
+  props.session.apply({ text: [{ from: start, to: end, insert }] })
 }
 function open(phrase: OutlinePhrase, event: Event, splitting = false): void {
   if (!current.value || (splitting && splitPlaces(draft.value.text, phrase).length === 0)) return
   menu.value = { phrase, target: event.currentTarget as HTMLElement, splitting }
 }
 useActions(() => (Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => ({ name: `Desk: ${VIEWS[key].toLowerCase()}`, words: 'view focus facets outline', run: () => (shown.value = key) })))
-defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phrase')?.focus(), fill: (facet: Facet) => (filling.value = facet) })
+defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () => root.value?.querySelector<HTMLElement>('button.phrase')?.focus(), fill: (facet: Facet) => (filling.value = facet) })
 </script>
 
 <template>
@@ -232,6 +246,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('button.phras
     <slot />
     <TidyOffer v-if="read && current" :draft="draft" :reading="read.reading" :session="session" />
     <PhraseMenu v-if="menu" :phrase="menu.phrase" :target="menu.target" :actions="actions" :places="splitPlaces(draft.text, menu.phrase)" :splitting="menu.splitting" @close="menu = undefined" />
+    <PhraseEntry v-if="entry" :phrase="entry.phrase" :target="entry.target" @close="entry = undefined" @say="say" />
   </section>
 </template>
 

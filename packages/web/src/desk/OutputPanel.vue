@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import type { EngineProfile, Output } from '@idolon/core'
-import { computed } from 'vue'
-import { useNotices } from '../notices/notices.ts'
-import { settingLines } from '../shared/setting-words.ts'
+import type { Draft, EngineProfile, Output } from '@idolon/core'
+import { computed, ref } from 'vue'
+import { useEngines } from '../stores/engines.ts'
+import type { DraftSession } from './draft-session.ts'
+import OutputText from './OutputText.vue'
+import SideBySide from './SideBySide.vue'
+import TrimOffer from './TrimOffer.vue'
 
-/** Exactly what will be sent. */
-const props = defineProps<{ output: Output | undefined; profile: EngineProfile | undefined }>()
-const notices = useNotices()
-const length = computed(() => {
-  const unit = props.profile?.limit?.unit ?? 'characters'
-  return props.output?.limit ? `${props.output.used.toLocaleString('en')} of the ${props.output.limit.toLocaleString('en')} ${unit} it reads` : `${props.output?.used ?? 0} ${unit}`
-})
-async function copy(said: string): Promise<void> {
-  await navigator.clipboard.writeText(said)
-  notices.show('The output is copied.')
-}
+/** Exactly what will be sent; and the same draft as other engines would be given it. */
+defineProps<{ session: DraftSession; draft: Draft; output: Output | undefined; profile: EngineProfile | undefined }>()
+const engines = useEngines()
+const open = ref(false)
+const off = ref<string[]>([])
+const keyOf = ({ id, revision }: EngineProfile) => `${id} ${revision}`
+const beside = computed(() => engines.profiles.filter((profile) => !off.value.includes(keyOf(profile))))
+const toggle = (profile: EngineProfile) => (off.value = off.value.includes(keyOf(profile)) ? off.value.filter((key) => key !== keyOf(profile)) : [...off.value, keyOf(profile)])
 </script>
 
 <template>
@@ -22,63 +22,30 @@ async function copy(said: string): Promise<void> {
     <p class="soft">
       What {{ profile.name }} {{ profile.revision }} is given<template v-if="profile.simulated">. It is simulated: its pictures are drawn here, by rule</template>.
     </p>
-    <pre v-if="output.text" class="exact">{{ output.text }}</pre>
-    <p v-else class="soft">Nothing yet.</p>
-    <p v-if="output.text" class="row-actions">
-      <span class="soft">{{ length }}</span>
-      <button class="plain" @click="copy(output.text)">Copy</button>
-      <button class="plain" @click="copy(JSON.stringify(output, null, 2))">Copy as JSON</button>
-    </p>
-    <template v-if="output.leaveOut">
-      <h2>Leave-out text</h2>
-      <pre class="exact">{{ output.leaveOut }}</pre>
-    </template>
-    <template v-if="output.weights">
-      <h2>What weighs more or less</h2>
-      <pre class="exact">{{ output.weights.map(({ text, weight }) => `${text}: ${weight}`).join('\n') }}</pre>
-    </template>
-    <ul v-if="output.notes.length" class="notes">
-      <li v-for="note in output.notes" :key="note">{{ note }}</li>
-    </ul>
-    <h2>Settings</h2>
-    <dl class="exact">
-      <template v-for="line in settingLines(output.settings)" :key="line.name">
-        <dt>{{ line.name }}</dt>
-        <dd>{{ line.value }}</dd>
-      </template>
-      <template v-if="output.settings['seed'] === undefined">
-        <dt>Seed</dt>
-        <dd>a new one each time</dd>
-      </template>
-    </dl>
+    <OutputText :output="output" :profile="profile" :draft="draft">
+      <TrimOffer v-if="output.cut.length" :session="session" :draft="draft" :profile="profile" />
+    </OutputText>
+    <p v-if="engines.profiles.length > 1"><button class="quiet" @click="open = true">Beside other engines</button></p>
+    <v-dialog v-model="open" max-width="1240" aria-labelledby="beside-title">
+      <div class="dialog beside">
+        <h2 id="beside-title">One draft, as each engine is given it</h2>
+        <p class="row-actions" role="group" aria-label="Engines shown">
+          <label v-for="one in engines.profiles" :key="keyOf(one)"><input type="checkbox" :checked="!off.includes(keyOf(one))" @change="toggle(one)" /> {{ one.name }}</label>
+          <button class="plain close" @click="open = false">Close</button>
+        </p>
+        <SideBySide :session="session" :draft="draft" :profiles="beside" />
+      </div>
+    </v-dialog>
   </section>
 </template>
 
 <style scoped>
-.output {
+.output,
+.beside {
   display: grid;
-  gap: 10px;
+  gap: 12px;
 }
-h2 {
-  font-size: 14px;
-}
-pre {
-  max-height: 38vh;
-  overflow: auto;
-}
-dl {
-  display: grid;
-  grid-template-columns: 104px 1fr;
-  gap: 2px 10px;
-  margin: 0;
-}
-dt {
-  font-family: var(--grotesque);
-  font-size: 14px;
-  color: var(--soft);
-}
-.notes li {
-  padding-left: 12px;
-  border-left: 2px solid var(--accent);
+.close {
+  margin-left: auto;
 }
 </style>

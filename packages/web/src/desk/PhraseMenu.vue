@@ -36,6 +36,7 @@ function onKey(event: KeyboardEvent): void {
   <v-menu :model-value="true" attach="main" :target="target" :close-on-content-click="false" location="bottom start" :offset="4" @update:model-value="close">
     <div ref="list" class="menu" role="menu" :aria-label="phrase.text" @keydown="onKey">
       <button role="menuitem" @click="run(() => actions.show(phrase))">Show in the text</button>
+      <button role="menuitem" @click="run(() => actions.entry(phrase))">Glossary: what it does and brings <kbd>G</kbd></button>
       <button role="menuitem" @click="run(() => actions.startReplacing(phrase))">Replace <kbd>R</kbd></button>
       <button role="menuitem" @click="run(() => actions.off(phrase))">{{ phrase.off ? 'Put back' : 'Switch off' }} <kbd>O</kbd></button>
       <button role="menuitem" @click="run(() => actions.fixed(phrase))">{{ phrase.fixed ? 'Let helpers change it' : 'Fix: helpers may not change it' }} <kbd>F</kbd></button>

@@ -120,6 +120,11 @@ function turn(by: number): void {
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
+  if (event.key === 'F2') {
+    event.preventDefault()
+    outline.value?.openEntry()
+    return
+  }
   if (event.key === 'F8') {
     event.preventDefault()
     void walkFindings(event.shiftKey ? -1 : 1)
@@ -144,6 +149,7 @@ useActions(() => [
   { name: 'Redo', run: session.redo },
   { name: 'Leave-out list', words: 'negative prompt exclude', run: () => document.getElementById('leave-out')?.focus() },
   { name: 'Outline', words: 'phrases facets', run: () => void outline.value?.focus() },
+  { name: 'Glossary entry of this phrase', words: 'term meaning companions', run: () => void outline.value?.openEntry() },
   { name: 'Checks', words: 'problems errors findings', run: () => void lookAtStops() },
   { name: 'Output', words: 'what is sent', run: () => (side.value = 'output') },
   { name: 'History', words: 'versions compare', run: () => (side.value = 'history') },
@@ -172,7 +178,7 @@ useActions(() => [
       </div>
       <div id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
         <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
-        <OutputPanel v-if="side === 'output'" :output="output" :profile="profile" />
+        <OutputPanel v-if="side === 'output'" :session="session" :draft="draft" :output="output" :profile="profile" />
         <HistoryPanel v-else-if="side === 'history'" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
       </div>
       <p class="row-actions ends">

@@ -14,6 +14,8 @@ const profile = computed(() => (choice.value ? engines.find(choice.value.engine,
 const cost = computed(() => (profile.value ? sayAmounts([{ unit: profile.value.costUnit, amount: costOf(profile.value, props.draft.settings) }]) : ''))
 const count = computed(() => countOf(props.draft.settings))
 const size = computed(() => (profile.value ? sizeFor(profile.value, props.draft.settings['aspectRatio']) : undefined))
+const connected = computed(() => engines.isConnected(profile.value))
+const why = computed(() => (nothing.value ? 'Write what the picture shows first' : connected.value ? 'Ctrl Enter' : `${profile.value?.name ?? 'This engine'} is not connected; copy its output instead`))
 const nothing = computed(() => props.draft.text.trim() === '')
 
 function set(key: string, value: string | number | undefined): void {
@@ -39,7 +41,7 @@ function settle(event: Event, value: string | number | undefined): void {
     <label class="labelled">
       <span>Engine</span>
       <select class="field" :value="choice?.engine ?? ''" @change="emit('change', { engines: [{ engine: ($event.target as HTMLSelectElement).value }] })">
-        <option v-for="engine in engines.all" :key="engine.id + engine.revision" :value="engine.id">{{ engine.name }}{{ engine.simulated ? ' (simulated)' : '' }}</option>
+        <option v-for="engine in engines.profiles" :key="engine.id + engine.revision" :value="engine.id">{{ engine.name }}{{ engine.simulated ? ' (simulated)' : engines.isConnected(engine) ? '' : ' (not connected)' }}</option>
       </select>
     </label>
     <label class="labelled">
@@ -76,7 +78,7 @@ function settle(event: Event, value: string | number | undefined): void {
     </label>
     <div class="go">
       <span class="soft cost">{{ cost }}</span>
-      <button class="do" :disabled="nothing || starting || !profile" :title="nothing ? 'Write what the picture shows first' : 'Ctrl Enter'" @click="emit('try')">Try it</button>
+      <button class="do" :disabled="nothing || starting || !connected" :title="why" @click="emit('try')">Try it</button>
     </div>
   </div>
 </template>

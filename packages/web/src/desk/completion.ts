@@ -2,7 +2,6 @@ import { autocompletion, completionKeymap, type Completion, type CompletionResul
 import type { Extension } from '@codemirror/state'
 import { keymap } from '@codemirror/view'
 import type { ProjectPhrase } from '@idolon/contract'
-import { FACETS, TERMS_BY_FACET } from '@idolon/core'
 
 /** The most words of what stands before the caret that a phrase may begin with. */
 const WORDS = 4
@@ -10,10 +9,17 @@ const PHRASE_FROM = 2
 const TERM_FROM = 3
 const SHOWN = 8
 
-/** Phrases and terms that what stands before the caret begins: the project’s kept phrases first, then those of its proven prompts, then the glossary’s terms. */
+/** Where completions come from: the project’s phrases, its own terms and named colours, and the glossary by facet and fit. */
+export interface CompletionSources {
+  phrases: () => readonly ProjectPhrase[]
+  own: () => readonly { text: string; detail: string }[]
+  terms: (typed: string, most: number) => Promise<{ term: string; facet: string }[]>
+}
+
+/** Phrases and terms that what stands before the caret begins: the project’s kept phrases first, then those of its proven prompts, its own terms, then the glossary’s that fit. */
 export const phraseCompletions =
-  (phrases: () => readonly ProjectPhrase[]): CompletionSource =>
-  (context): CompletionResult | null => {
+  (sources: CompletionSources): CompletionSource =>
+  async (context): Promise<CompletionResult | null> => {
     const line = context.state.doc.lineAt(context.pos)
     const before = line.text.slice(0, context.pos - line.from)
     // Inside a word nothing is offered.
@@ -22,22 +28,27 @@ export const phraseCompletions =
     const starts = [...segment.matchAll(/[\p{L}\p{N}][\p{L}\p{N}'’-]*/gu)].map((word) => word.index).slice(-WORDS)
     for (const start of starts) {
       const typed = segment.slice(start).toLowerCase()
-      const options = completionsOf(typed, phrases())
+      const options = await completionsOf(typed, sources)
+      if (context.aborted) return null
       if (options.length) return { from: context.pos - (segment.length - start), options, filter: false }
     }
     return null
   }
 
-function completionsOf(typed: string, phrases: readonly ProjectPhrase[]): Completion[] {
-  const goesOn = (text: string) => text.length > typed.length && text.toLowerCase().startsWith(typed)
-  const own = typed.length < PHRASE_FROM ? [] : phrases.filter(({ text }) => goesOn(text)).map(({ text, from }) => ({ label: text, detail: from ? `from ${from.title}` : 'kept' }))
-  const terms = typed.length < TERM_FROM ? [] : FACETS.flatMap((facet) => TERMS_BY_FACET[facet].filter(goesOn).map((label) => ({ label, detail: facet })))
+async function completionsOf(typed: string, { phrases, own, terms }: CompletionSources): Promise<Completion[]> {
+  const goesOn = ({ text }: { text: string }) => text.length > typed.length && text.toLowerCase().startsWith(typed)
+  if (typed.length < PHRASE_FROM) return []
+  const offered = [
+    ...phrases().filter(goesOn).map(({ text, from }) => ({ label: text, detail: from ? `from ${from.title}` : 'kept' })),
+    ...own().filter(goesOn).map(({ text, detail }) => ({ label: text, detail })),
+    ...(typed.length < TERM_FROM ? [] : (await terms(typed, SHOWN)).map(({ term, facet }) => ({ label: term, detail: facet }))),
+  ]
   const seen = new Set<string>()
-  return [...own, ...terms.sort((a, b) => a.label.length - b.label.length)].filter(({ label }) => !seen.has(label.toLowerCase()) && seen.add(label.toLowerCase())).slice(0, SHOWN)
+  return offered.filter(({ label }) => !seen.has(label.toLowerCase()) && seen.add(label.toLowerCase())).slice(0, SHOWN)
 }
 
 /** Offers phrases while writing. Nothing is chosen until an arrow key chooses it, so that Enter stays a line end. */
-export const phraseCompletion = (phrases: () => readonly ProjectPhrase[]): Extension => [
-  autocompletion({ override: [phraseCompletions(phrases)], icons: false, selectOnOpen: false, interactionDelay: 0, activateOnTypingDelay: 150, defaultKeymap: false, aboveCursor: false }),
+export const phraseCompletion = (sources: CompletionSources): Extension => [
+  autocompletion({ override: [phraseCompletions(sources)], icons: false, selectOnOpen: false, interactionDelay: 0, activateOnTypingDelay: 150, defaultKeymap: false, aboveCursor: false }),
   keymap.of(completionKeymap),
 ]

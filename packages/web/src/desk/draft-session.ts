@@ -11,7 +11,10 @@ import { cutMark, showCut } from '../reading/cut-mark.ts'
 import { findingMarks, showFindings } from '../reading/finding-marks.ts'
 import { phraseHighlight, pointAt } from '../reading/phrase-highlight.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
+import { termHover } from '../reading/term-hover.ts'
+import { useGlossary } from '../stores/glossary.ts'
 import { usePhrases } from '../stores/phrases.ts'
+import { useRules } from '../stores/rules.ts'
 import { phraseCompletion } from './completion.ts'
 import { DraftSaver, sendOrphan } from './draft-saver.ts'
 import { draftExtensions, draftOf, editOf, fromServer, onTooLong, transactionFor } from './draft-state.ts'
@@ -31,7 +34,12 @@ const TOO_LONG = `A draft holds ${MAX_TEXT.toLocaleString('en')} characters. Wha
 export function useDraftSession(prompt: Prompt) {
   const notices = useNotices()
   const phrases = usePhrases()
+  const rules = useRules()
+  const vocabulary = useGlossary()
   void phrases.load(prompt.projectId).catch(() => undefined)
+  void rules.load(prompt.projectId).catch(() => undefined)
+  // Not needed to begin to write: loaded once the page stands.
+  void vocabulary.load(prompt.projectId).catch(() => undefined)
   const client = crypto.randomUUID()
   onScopeDispose(holdClient(client))
   const leaving = new AbortController()
@@ -69,7 +77,12 @@ export function useDraftSession(prompt: Prompt) {
         phraseHighlight,
         findingMarks,
         cutMark,
-        phraseCompletion(() => phrases.all),
+        phraseCompletion({
+          phrases: () => phrases.all,
+          own: () => [...rules.rules.colours.map(({ name }) => ({ text: name, detail: 'colour, house rules' })), ...vocabulary.own.flatMap(({ entry }) => [entry.term, ...(entry.also ?? [])].map((text) => ({ text, detail: `${entry.facet}, your term` })))],
+          terms: (typed, most) => reading.ask('complete', { typed, most }),
+        }),
+        termHover(() => ({ glossary: vocabulary.glossary, associations: vocabulary.associations })),
         keymap.of([...historyKeymap, ...defaultKeymap]),
         EditorView.lineWrapping,
         EditorView.contentAttributes.of({ 'aria-label': 'Text of the prompt', spellcheck: 'true', autocapitalize: 'sentences' }),

@@ -1,6 +1,8 @@
 import type { EngineProfile, Finding } from '@idolon/core'
 import { computed, onScopeDispose, shallowRef, toRaw, watch, type WatchSource } from 'vue'
 import { showFindings } from '../reading/finding-marks.ts'
+import { useGlossary } from '../stores/glossary.ts'
+import { useRules } from '../stores/rules.ts'
 import type { DraftSession } from './draft-session.ts'
 
 /** A pause in typing after which the draft is checked. */
@@ -8,6 +10,13 @@ const PAUSE_MS = 150
 
 /** What is wrong with the draft as it stands, found anew a moment after each change. */
 export function useFindings(session: DraftSession, engine: WatchSource<EngineProfile | undefined>) {
+  const house = useRules()
+  const vocabulary = useGlossary()
+  /** The project’s own words are no misspellings. */
+  const ownWords = computed(() => {
+    const said = [...house.rules.colours.map(({ name }) => name), ...vocabulary.own.flatMap(({ entry }) => [entry.term, ...(entry.also ?? [])])]
+    return [...new Set(said.flatMap((words) => words.toLowerCase().match(/\p{L}+/gu) ?? []))]
+  })
   const all = shallowRef<readonly Finding[]>([])
   /** The draft that was checked last: only on that one do places and fixes hold. */
   const checked = shallowRef(session.draft.value)
@@ -16,14 +25,14 @@ export function useFindings(session: DraftSession, engine: WatchSource<EnginePro
 
   async function check(): Promise<void> {
     const draft = session.draft.value
-    const findings = draft.text.trim() ? await session.reading.ask('check', { draft, engine: toRaw(profile) }) : []
+    const findings = draft.text.trim() ? await session.reading.ask('check', { draft, engine: toRaw(profile), rules: toRaw(house.rules), ownWords: ownWords.value }) : []
     if (session.draft.value !== draft) return
     checked.value = draft
     all.value = findings
     session.view.dispatch({ effects: showFindings.of(findings) })
   }
   watch(
-    [session.draft, engine],
+    [session.draft, engine, () => house.rules, ownWords] as const,
     ([, now]) => {
       profile = now
       clearTimeout(timer)

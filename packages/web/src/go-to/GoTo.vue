@@ -28,6 +28,8 @@ const VIEWS = [
   { name: 'Desk', path: '/desk', words: 'editor write draft' },
   { name: 'Proofs', path: '/proofs', words: 'results images pictures gallery batch runs' },
   { name: 'Shelf', path: '/shelf', words: 'library prompts search collection' },
+  { name: 'Glossary', path: '/glossary', words: 'vocabulary terms words style' },
+  { name: 'Engines', path: '/engines', words: 'models generators profiles settings' },
 ]
 
 const fits = (text: string) => {

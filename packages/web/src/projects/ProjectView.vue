@@ -12,6 +12,7 @@ import { useNewPrompt } from '../prompts/new-prompt.ts'
 import PromptRow from '../shared/PromptRow.vue'
 import { counted, sayAmounts, sayExactly } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import HouseRules from './HouseRules.vue'
 import KeptPhrases from './KeptPhrases.vue'
 
 const route = useRoute()
@@ -87,6 +88,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
         <RouterLink v-if="total > prompts.length" :to="{ path: '/shelf', query: { project: id } }">All {{ total }} on the Shelf</RouterLink>
       </p>
     </section>
+    <HouseRules :project="id" />
     <KeptPhrases :project="id" />
     <section aria-labelledby="ledger-title">
       <h2 id="ledger-title">Ledger</h2>

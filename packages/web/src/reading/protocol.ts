@@ -1,16 +1,20 @@
-import type { Draft, EngineProfile, Facet, Finding, Output, Reading, TextChange } from '@idolon/core'
-import type { FixedFacet, Rewritten, Style } from '@idolon/core/reader'
+import type { Draft, EngineProfile, Facet, Finding, HouseRules, Output, Reading, TextChange } from '@idolon/core'
+import type { FixedFacet, Rewritten, Style, Trim } from '@idolon/core/reader'
 
 /** A question about the text that the worker has, by kind, with the answer it gets. */
 export interface Asks {
   /** Terms of the glossary that fit what is said. */
   suggest: { ask: { facet: Facet; typed: string; most: number }; answer: string[] }
+  /** Terms of the glossary that go on from what is typed, those that fit first. */
+  complete: { ask: { typed: string; most: number }; answer: { term: string; facet: Facet }[] }
   /** A draft as a list or as sentences. */
   rewrite: { ask: { draft: Draft; style: Style }; answer: Rewritten }
   /** A draft as an engine is given it. */
   output: { ask: { draft: Draft; engine: EngineProfile }; answer: Output }
-  /** What is wrong with a draft before it is tried. */
-  check: { ask: { draft: Draft; engine?: EngineProfile | undefined }; answer: Finding[] }
+  /** What to take out of a draft so that it fits an engine. */
+  trim: { ask: { draft: Draft; engine: EngineProfile }; answer: Trim }
+  /** What is wrong with a draft before it is tried; `ownWords` are right here though no dictionary has them. */
+  check: { ask: { draft: Draft; engine?: EngineProfile | undefined; rules?: HouseRules | undefined; ownWords?: readonly string[] | undefined }; answer: Finding[] }
 }
 export type AskKind = keyof Asks
 

@@ -1,5 +1,7 @@
-import { changesFit, changeText, type Draft, type EngineProfile, type Finding, fixedFacetsOf, outputFor } from '@idolon/core'
-import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester } from '@idolon/core/reader'
+import { changesFit, changeText, type Draft, type Finding, fixedFacetsOf, outputFor } from '@idolon/core'
+import type { Around, AssociationTable } from '@idolon/core/check'
+import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor } from '@idolon/core/reader'
+import associationsUrl from '@idolon/core/tables/associations.json?url'
 import kinUrl from '@idolon/core/tables/kin.bin?url'
 import knownUrl from '@idolon/core/tables/known.bin?url'
 import readerUrl from '@idolon/core/tables/reader.bin?url'
@@ -30,11 +32,11 @@ function readSoon(): void {
 }
 
 /** The checks and their vocabulary, loaded when they are first asked for. */
-let checking: Promise<(draft: Draft, engine: EngineProfile | undefined) => Finding[]> | undefined
+let checking: Promise<(draft: Draft, around: Around) => Finding[]> | undefined
 const checks = (reader: Reader) =>
-  (checking ??= Promise.all([import('@idolon/core/check'), bytes(kinUrl), bytes(knownUrl)]).then(([{ checkDraft, Kin, Known }, kin, known]) => {
-    const language = { words: reader.words, kin: new Kin(kin, reader.words), known: new Known(known) }
-    return (draft, engine) => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, { engine })
+  (checking ??= Promise.all([import('@idolon/core/check'), bytes(kinUrl), bytes(knownUrl), bytes(associationsUrl)]).then(([{ checkDraft, createLanguage }, kin, known, associations]) => {
+    const language = createLanguage(reader.words, { kin, known, associations: JSON.parse(new TextDecoder().decode(associations)) as AssociationTable })
+    return (draft, around) => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, around)
   }))
 
 type Question = Extract<ToWorker, { type: 'ask' }>
@@ -52,16 +54,20 @@ function answer(question: Question): void {
     const { id, draft, engine } = question
     say({ type: 'answer', id, answer: outputFor(draft, engine, { reading: own.reader.read(draft.text, fixedFacetsOf(draft.marks)), words: own.reader.words }) })
   } else if (question.kind === 'check') {
-    const { id, draft, engine } = question
+    const { id, draft, engine, rules, ownWords } = question
     // A worker whose vocabulary cannot be loaded is started again, as one that throws.
     checks(own.reader).then(
-      (check) => say({ type: 'answer', id, answer: check(draft, engine) }),
+      (check) => say({ type: 'answer', id, answer: check(draft, { engine, rules, ownWords: new Set(ownWords) }) }),
       (error: unknown) => setTimeout(() => { throw error }),
     )
+  } else if (question.kind === 'trim') {
+    say({ type: 'answer', id: question.id, answer: trimFor(question.draft, question.engine, own.reader) })
   } else {
     own.suggester ??= new Suggester(own.reader.words)
     const text = current?.text ?? ''
-    say({ type: 'answer', id: question.id, answer: own.suggester.suggest(question.facet, text, own.reader.read(text, current?.fixed).phrases, question.typed, question.most) })
+    const { phrases } = own.reader.read(text, current?.fixed)
+    const answer = question.kind === 'complete' ? own.suggester.complete(question.typed, text, phrases, question.most) : own.suggester.suggest(question.facet, text, phrases, question.typed, question.most)
+    say({ type: 'answer', id: question.id, answer })
   }
 }
 

@@ -1,14 +1,29 @@
-import { listEngines } from '@idolon/contract'
+import { type Engine, listEngines, removeEngine, saveEngine } from '@idolon/contract'
 import { type EngineProfile, findEngine } from '@idolon/core'
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, shallowRef } from 'vue'
+import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 
 export const useEngines = defineStore('engines', () => {
-  const all = ref<EngineProfile[]>([])
+  const all = shallowRef<Engine[]>([])
+  const profiles = computed(() => all.value.map(({ profile }) => profile))
+  const read = async () => void (all.value = await call(listEngines, {}))
   async function load(): Promise<void> {
-    if (all.value.length === 0) all.value = await call(listEngines, {})
+    if (all.value.length === 0) await read()
   }
-  const find = (id: string, revision?: string): EngineProfile | undefined => findEngine(all.value, id, revision)
-  return { all, load, find }
+  onChange((event) => {
+    if (all.value.length && (event === 'reset' || event.kind === 'engines')) void read().catch(() => undefined)
+  })
+  const find = (id: string, revision?: string): EngineProfile | undefined => findEngine(profiles.value, id, revision)
+  const isConnected = (profile: EngineProfile | undefined): boolean => all.value.some((engine) => engine.connected && engine.profile.id === profile?.id && engine.profile.revision === profile.revision)
+  async function save(profile: EngineProfile): Promise<void> {
+    await call(saveEngine, { params: { engine: profile.id, revision: profile.revision }, body: profile })
+    await read()
+  }
+  async function remove({ id, revision }: EngineProfile): Promise<void> {
+    await call(removeEngine, { params: { engine: id, revision } })
+    await read()
+  }
+  return { all, profiles, load, find, isConnected, save, remove }
 })

@@ -1,0 +1,219 @@
+<script setup lang="ts">
+import type { Engine } from '@idolon/contract'
+import { type EngineProfile, readProfile, SHIPPED_ENGINES } from '@idolon/core'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { download, fileName } from '../shared/download.ts'
+import { useEngines } from '../stores/engines.ts'
+import ProfileForm from './ProfileForm.vue'
+import { profileRows } from './profile-words.ts'
+
+/** The engines prompts are written for: how each reads, what it takes and costs. */
+const route = useRoute()
+const router = useRouter()
+const engines = useEngines()
+const notices = useNotices()
+const task = useTask()
+const file = useTemplateRef<HTMLInputElement>('file')
+/** The profile that is being written; a copy under a new name where it is new. */
+const writing = ref<{ profile: EngineProfile; isNew: boolean }>()
+
+const keyOf = ({ profile }: Engine) => `${profile.id}|${profile.revision}`
+const engine = computed(() => engines.all.find((one) => keyOf(one) === route.query['engine']) ?? engines.all[0])
+const choose = (key: string) => {
+  writing.value = undefined
+  void router.replace({ query: { engine: key } })
+}
+const ORIGINS: Record<Engine['origin'], string> = { shipped: 'ships with Idolon', changed: 'ships with Idolon, changed by you', own: 'added by you' }
+
+const save = (profile: EngineProfile) =>
+  task(async () => {
+    await engines.save(profile)
+    choose(`${profile.id}|${profile.revision}`)
+    notices.show(`${profile.name} ${profile.revision} is saved.`)
+  })
+const remove = ({ profile, origin }: Engine) =>
+  task(async () => {
+    await engines.remove(profile)
+    if (origin === 'own') choose('')
+    notices.show(origin === 'own' ? `${profile.name} is removed.` : `${profile.name} is as it ships.`, { action: { label: 'Undo', run: () => void save(profile) } })
+  })
+const takeOut = ({ profile }: Engine) => download(fileName(`${profile.name} ${profile.revision}`, 'json'), `${JSON.stringify(profile, null, 2)}\n`)
+const blank = (): EngineProfile => ({ ...structuredClone(SHIPPED_ENGINES[0]!), id: '', name: '', revision: '1', simulated: false, honoursIdempotencyKey: false, notes: '' })
+const copyOf = ({ profile }: Engine): EngineProfile => ({ ...structuredClone(profile), id: `${profile.id}-copy`, name: `${profile.name} copy`, simulated: false })
+
+async function bringIn(input: HTMLInputElement): Promise<void> {
+  const [given] = input.files ?? []
+  if (!given) return
+  const text = await given.text()
+  input.value = ''
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch {
+    notices.show(`${given.name} is no JSON file. Nothing was taken in.`, { problem: true })
+    return
+  }
+  const read = readProfile(value)
+  if ('problems' in read) {
+    const [first, ...rest] = read.problems
+    notices.show(`${given.name}, ${first!.at}: ${first!.says}${rest.length ? ` And ${rest.length} more.` : ''} Nothing was taken in.`, { problem: true })
+    return
+  }
+  await save(read.profile)
+}
+</script>
+
+<template>
+  <main class="page engines">
+    <header>
+      <h1 class="view-title">Engines <span class="scope">for all projects</span></h1>
+      <p class="finding">
+        <button class="quiet" @click="writing = { profile: blank(), isNew: true }">Add an engine</button>
+        <button class="plain" @click="file?.click()">Bring in a profile</button>
+        <input ref="file" type="file" accept="application/json,.json" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="bringIn($event.target as HTMLInputElement)" />
+      </p>
+    </header>
+    <div class="columns">
+      <ul aria-label="Engines">
+        <li v-for="one in engines.all" :key="keyOf(one)">
+          <button class="row" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" @click="choose(keyOf(one))">
+            <span class="name">{{ one.profile.name }} <span class="soft">{{ one.profile.revision }}</span></span>
+            <span class="soft">{{ one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}</span>
+          </button>
+        </li>
+      </ul>
+      <ProfileForm v-if="writing" :key="writing.profile.id" :profile="writing.profile" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
+      <article v-else-if="engine" class="profile">
+        <h2>{{ engine.profile.name }} {{ engine.profile.revision }} <span class="soft">{{ ORIGINS[engine.origin] }}</span></h2>
+        <p v-if="engine.profile.simulated" class="soft">Simulated: its pictures are drawn here, by rule, and marked as such.</p>
+        <p v-else-if="!engine.connected" class="soft">Not connected: the Desk writes for it and shows its output to copy; it cannot be asked for pictures from here.</p>
+        <p class="notes">{{ engine.profile.notes }}</p>
+        <dl>
+          <template v-for="row in profileRows(engine.profile)" :key="row.name"><dt>{{ row.name }}</dt><dd>{{ row.says }}</dd></template>
+        </dl>
+        <section v-if="engine.profile.settings.length" aria-labelledby="settings">
+          <h3 id="settings">Settings</h3>
+          <table>
+            <thead><tr><th>Name</th><th>Takes</th><th>Usually</th><th>What it does</th></tr></thead>
+            <tbody>
+              <tr v-for="setting in engine.profile.settings" :key="setting.key">
+                <td>{{ setting.label }}</td>
+                <td>{{ setting.kind === 'number' ? `${setting.min} to ${setting.max} by ${setting.step}` : setting.values.join(', ') }}</td>
+                <td>{{ setting.default }}</td>
+                <td>{{ setting.says }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section aria-labelledby="sizes">
+          <h3 id="sizes">Sizes</h3>
+          <table>
+            <thead><tr><th>Aspect ratio</th><th>Pixels</th><th class="number">One picture</th></tr></thead>
+            <tbody>
+              <tr v-for="size in engine.profile.sizes" :key="size.aspectRatio">
+                <td>{{ size.aspectRatio }}</td>
+                <td>{{ size.width }} by {{ size.height }}</td>
+                <td class="number">{{ size.cost }} {{ engine.profile.costUnit }}{{ size.cost === 1 ? '' : 's' }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <p class="row-actions">
+          <button class="quiet" @click="writing = { profile: engine.profile, isNew: false }">Change the profile</button>
+          <button class="plain" @click="takeOut(engine)">Export as JSON</button>
+          <button class="plain" @click="writing = { profile: copyOf(engine), isNew: true }">Copy as a new engine</button>
+          <button v-if="engine.origin !== 'shipped'" class="plain" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Take the changes back' }}</button>
+        </p>
+      </article>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.engines {
+  display: grid;
+  gap: 12px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 210px minmax(0, 760px);
+  gap: 34px;
+  align-items: start;
+}
+.row {
+  display: grid;
+  width: 100%;
+  padding: 6px 10px;
+  border: 0;
+  border-left: 2px solid transparent;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+.row .name {
+  font-family: var(--serif);
+  font-size: 17px;
+}
+.row .soft {
+  font-size: 12.5px;
+}
+.row:hover {
+  background: var(--wash);
+}
+.row[aria-current] {
+  border-color: var(--accent);
+  background: var(--wash);
+}
+.profile {
+  display: grid;
+  gap: 14px;
+}
+h2 {
+  font-family: var(--serif);
+  font-size: 20px;
+}
+h2 .soft {
+  margin-left: 6px;
+  font-family: var(--grotesque);
+  font-size: 13px;
+  font-weight: 400;
+}
+.notes {
+  font-family: var(--serif);
+  font-size: 16px;
+  max-width: 64ch;
+}
+dl {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 3px 10px;
+  margin: 0;
+}
+dt {
+  font-size: 13px;
+  color: var(--soft);
+}
+dd {
+  margin: 0;
+}
+table {
+  border-collapse: collapse;
+  margin-top: 6px;
+}
+th {
+  text-align: left;
+  font-size: 12px;
+  font-weight: 400;
+  color: var(--soft);
+}
+th,
+td {
+  padding: 3px 22px 3px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.number {
+  text-align: right;
+}
+</style>

@@ -1,0 +1,31 @@
+import type { EngineProfile } from '@idolon/core'
+
+const READS: Record<EngineProfile['reads'], string> = {
+  sentences: 'whole sentences',
+  keywords: 'lists of keywords',
+  either: 'sentences or lists, as they are written',
+  json: 'a JSON object by facet',
+}
+const EMPHASIS: Record<EngineProfile['emphasis'], string> = {
+  order: 'by order: what comes first weighs more',
+  repetition: 'by saying it again',
+  weights: 'as a field of weights',
+  none: 'not at all: every phrase weighs the same',
+}
+
+/** What a profile says, as rows of a name and plain words. */
+export function profileRows(profile: EngineProfile): { name: string; says: string }[] {
+  const { limit, facetOrder, figures, lettering, refuses } = profile
+  const rows = [
+    { name: 'Reads', says: READS[profile.reads] },
+    { name: 'As far as', says: limit ? `${limit.max.toLocaleString('en')} ${limit.unit}; what is longer is ${profile.pastLimit === 'refuses' ? 'refused' : 'not read'}` : 'there is text' },
+    { name: 'Leave-out list', says: profile.leaveOut ? 'taken' : 'not taken; Idolon says what is there instead, or that it is lost' },
+    { name: 'Emphasis', says: EMPHASIS[profile.emphasis] },
+    ...(facetOrder?.length ? [{ name: 'In the order', says: facetOrder.join(', ') }] : []),
+    ...(figures === undefined ? [] : [{ name: 'Figures', says: figures === 0 ? 'none drawn well' : `up to ${figures} drawn well` }]),
+    ...(lettering === undefined ? [] : [{ name: 'Lettering', says: lettering === 0 ? 'spelled badly' : `up to ${lettering} words spelled well` }]),
+    ...(refuses?.length ? [{ name: 'Takes no', says: refuses.join(', ') }] : []),
+  ]
+  return rows
+}
+export { EMPHASIS, READS }

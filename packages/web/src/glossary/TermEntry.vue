@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import type { Term } from '@idolon/core'
+import { computed } from 'vue'
+
+/** What the glossary says of one term. Kin are links, so that the vocabulary can be walked. */
+const props = defineProps<{ term: Term; heading: 'h2' | 'h3' }>()
+defineEmits<{ go: [name: string] }>()
+const rows = computed(() =>
+  [
+    { name: 'Kind of', names: props.term.broader ? [props.term.broader] : [], kin: true },
+    { name: 'Narrower', names: props.term.narrower, kin: true },
+    { name: 'Near', names: props.term.near, kin: true },
+    { name: 'Not with', names: props.term.excludes, kin: false },
+    { name: 'Brings', names: props.term.brings, kin: false },
+    { name: 'Instead', names: props.term.instead, kin: false },
+  ].filter(({ names }) => names.length),
+)
+</script>
+
+<template>
+  <article class="entry">
+    <component :is="heading" class="term">{{ term.term }} <span class="soft">{{ term.facet }}{{ term.own ? ', your own' : '' }}</span></component>
+    <p v-if="term.also.length" class="soft">also {{ term.also.join(', ') }}</p>
+    <p class="does">{{ term.does }}</p>
+    <dl v-if="rows.length">
+      <template v-for="row in rows" :key="row.name">
+        <dt>{{ row.name }}</dt>
+        <dd>
+          <template v-for="(name, i) in row.names" :key="name"
+            ><button v-if="row.kin" class="plain" @click="$emit('go', name)">{{ name }}</button><template v-else>{{ name }}</template
+            ><template v-if="i < row.names.length - 1">, </template></template
+          >
+        </dd>
+      </template>
+    </dl>
+  </article>
+</template>
+
+<style scoped>
+.entry {
+  display: grid;
+  gap: 6px;
+}
+.term {
+  font-family: var(--serif);
+  font-size: 20px;
+}
+h3.term {
+  font-size: 17px;
+}
+.term .soft {
+  margin-left: 6px;
+  font-family: var(--grotesque);
+  font-size: 13px;
+  font-weight: 400;
+}
+.does {
+  font-family: var(--serif);
+  font-size: 16px;
+  max-width: 60ch;
+}
+dl {
+  display: grid;
+  grid-template-columns: 76px 1fr;
+  gap: 3px 10px;
+  margin: 4px 0 0;
+}
+dt {
+  font-size: 13px;
+  color: var(--soft);
+}
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { promptsBreakingRules, type TouchedPrompt } from '@idolon/contract'
+import { FACETS, type Facet, type HouseRules, ruleConflicts } from '@idolon/core'
+import { computed, reactive, ref, watch } from 'vue'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { counted } from '../shared/said.ts'
+import { useEngines } from '../stores/engines.ts'
+import { useRules } from '../stores/rules.ts'
+
+/** What every prompt of a project must say and must never say; a changed rule lists the prompts it touches. */
+const props = defineProps<{ project: string }>()
+const store = useRules()
+const engines = useEngines()
+const notices = useNotices()
+const task = useTask()
+
+const form = reactive({ must: '', facets: [] as Facet[], never: '', leaveOut: '', colours: [] as { name: string; value: string }[], engine: '', aspectRatio: '' })
+const lines = (list: string) => [...new Set(list.split('\n').map((one) => one.trim().slice(0, 200)).filter(Boolean))]
+const words = (list: string) => [...new Set(list.split(/[,\n]/).map((one) => one.trim().slice(0, 200)).filter(Boolean))]
+function show(rules: HouseRules): void {
+  form.must = rules.must.flatMap((rule) => ('phrase' in rule ? [rule.phrase] : [])).join('\n')
+  form.facets = rules.must.flatMap((rule) => ('facet' in rule ? [rule.facet] : []))
+  form.never = rules.never.join(', ')
+  form.leaveOut = rules.leaveOut.join(', ')
+  form.colours = rules.colours.map((colour) => ({ ...colour }))
+  form.engine = rules.engine ?? ''
+  form.aspectRatio = rules.aspectRatio ?? ''
+}
+const rules = computed(
+  (): HouseRules => ({
+    must: [...lines(form.must).map((phrase) => ({ phrase })), ...FACETS.filter((facet) => form.facets.includes(facet)).map((facet) => ({ facet }))],
+    never: words(form.never),
+    leaveOut: words(form.leaveOut),
+    colours: form.colours.map(({ name, value }) => ({ name: name.trim(), value })).filter(({ name }) => name),
+    ...(form.engine ? { engine: form.engine } : {}),
+    ...(form.aspectRatio ? { aspectRatio: form.aspectRatio } : {}),
+  }),
+)
+const changed = computed(() => JSON.stringify(rules.value) !== JSON.stringify({ ...store.rules, must: [...store.rules.must] }))
+const conflicts = computed(() => ruleConflicts(rules.value))
+const ratios = computed(() => [...new Set(engines.profiles.flatMap(({ id, sizes }) => (form.engine && id !== form.engine ? [] : sizes.map(({ aspectRatio }) => aspectRatio))))])
+
+const touched = ref<{ prompts: TouchedPrompt[]; checked: number }>()
+async function look(): Promise<void> {
+  touched.value = await task(() => call(promptsBreakingRules, { params: { project: props.project } }))
+}
+watch(
+  () => props.project,
+  async (id) => {
+    touched.value = undefined
+    await task(() => store.load(id))
+    show(store.rules)
+    await look()
+  },
+  { immediate: true },
+)
+async function save(): Promise<void> {
+  if (conflicts.value.length) return
+  const before = store.rules
+  await task(async () => {
+    await store.set(props.project, rules.value)
+    show(store.rules)
+    await look()
+    notices.show('The house rules are saved.', { action: { label: 'Undo', run: () => void task(() => store.set(props.project, before)).then(() => (show(before), look())) } })
+  })
+}
+</script>
+
+<template>
+  <section aria-labelledby="rules-title">
+    <h2 id="rules-title">House rules</h2>
+    <p class="soft">New prompts begin with them; the Desk says where a prompt breaks one, and mends it by one press.</p>
+    <form class="rules" @submit.prevent="save">
+      <label class="labelled"><span>Every prompt says, a phrase a line</span><textarea v-model="form.must" class="field" rows="3" /></label>
+      <label class="labelled"><span>No prompt says, with commas</span><textarea v-model="form.never" class="field" rows="3" /></label>
+      <label class="labelled"><span>On every leave-out list, with commas</span><textarea v-model="form.leaveOut" class="field" rows="2" /></label>
+      <fieldset>
+        <legend class="soft">Every prompt says something of</legend>
+        <label v-for="facet in FACETS" :key="facet"><input v-model="form.facets" type="checkbox" :value="facet" /> {{ facet }}</label>
+      </fieldset>
+      <div class="labelled">
+        <span>Named colours</span>
+        <p v-for="(colour, i) in form.colours" :key="i" class="colour">
+          <input v-model="colour.value" type="color" :aria-label="`Value of ${colour.name || 'the colour'}`" />
+          <input v-model="colour.name" class="field" placeholder="its name" :aria-label="`Name of colour ${i + 1}`" maxlength="200" />
+          <code>{{ colour.value }}</code>
+          <button class="plain soft" type="button" @click="form.colours.splice(i, 1)">remove</button>
+        </p>
+        <p><button class="plain" type="button" @click="form.colours.push({ name: '', value: '#b08030' })">Add a colour</button></p>
+      </div>
+      <div class="usual">
+        <label class="labelled"><span>Usual engine</span><select v-model="form.engine" class="field"><option value="">none</option><option v-for="profile in engines.profiles" :key="profile.id + profile.revision" :value="profile.id">{{ profile.name }}</option></select></label>
+        <label class="labelled"><span>Aspect ratio</span><select v-model="form.aspectRatio" class="field"><option value="">any</option><option v-for="ratio in ratios" :key="ratio">{{ ratio }}</option></select></label>
+      </div>
+      <ul v-if="conflicts.length" class="conflicts" role="status"><li v-for="conflict in conflicts" :key="conflict">{{ conflict }}</li></ul>
+      <p class="row-actions wide"><button class="do" :disabled="!changed || conflicts.length > 0">Save the rules</button><button v-if="changed" class="plain" type="button" @click="show(store.rules)">Back to what is saved</button></p>
+    </form>
+    <template v-if="touched && touched.prompts.length">
+      <h3>{{ counted(touched.prompts.length, 'prompt') }} of {{ touched.checked }} {{ touched.prompts.length === 1 ? 'does' : 'do' }} not keep them</h3>
+      <ul class="touched">
+        <li v-for="prompt in touched.prompts.slice(0, 30)" :key="prompt.promptId"><RouterLink :to="`/desk/${prompt.promptId}`">{{ prompt.title || 'Untitled' }}</RouterLink> <span class="soft">{{ prompt.reasons.join(' ') }}</span></li>
+      </ul>
+    </template>
+    <p v-else-if="touched && touched.checked" class="soft">All {{ touched.checked }} prompts keep them.</p>
+  </section>
+</template>
+
+<style scoped>
+.rules {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 22px;
+  margin-top: 10px;
+}
+textarea {
+  width: 100%;
+  resize: vertical;
+  font-family: var(--serif);
+  font-size: 15px;
+}
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  align-content: start;
+  padding: 0;
+  border: 0;
+}
+legend {
+  font-size: 12px;
+}
+.colour {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.colour [type='color'] {
+  width: 34px;
+  height: 26px;
+  padding: 0;
+  border: 1px solid var(--rule-strong);
+  background: none;
+}
+.usual {
+  display: flex;
+  gap: 16px;
+}
+.wide,
+.conflicts {
+  grid-column: 1 / -1;
+}
+.conflicts {
+  padding-left: 12px;
+  border-left: 2px solid var(--accent);
+}
+h3 {
+  margin: 14px 0 4px;
+}
+.touched li {
+  padding: 2px 0;
+}
+</style>
