@@ -1,6 +1,12 @@
 import {
   type AnswerOf,
   type BodyOf,
+  type ParamsOf,
+  type Prompt,
+  type QueryOf,
+  type Route,
+  type Run,
+  addTerms,
   changePrompt,
   changeProof,
   changeVersion,
@@ -9,14 +15,10 @@ import {
   deletePrompt,
   listProjects,
   listVersions,
-  type ParamsOf,
-  type Prompt,
-  type QueryOf,
   readRun,
-  type Route,
-  type Run,
   saveEdits,
   searchShelf,
+  setRules,
   startRun,
 } from '@idolon/contract'
 import { type Draft, editBetween, isEmptyEdit } from '@idolon/core'
@@ -122,6 +124,9 @@ export async function seedDemo(address: string, databaseUrl: string, say: (line:
         say(`Demo world: ${++made} of ${all.length}, ${prompt.title} ...`)
         if (!(await madeBefore(call, id, prompt))) await makePrompt(call, id, prompt)
       }
+      // After its prompts, which were written before there were rules.
+      if (project.rules) await call(setRules, { params: { project: id }, body: project.rules })
+      if (project.terms) await call(addTerms, { body: { projectId: id, entries: project.terms } })
     }
     await database.query(`insert into marks (name) values ('demo world made')`)
   } finally {

@@ -1,5 +1,5 @@
 import type { Status, Verdict } from '@idolon/contract'
-import type { Settings } from '@idolon/core'
+import type { GlossaryEntry, HouseRules, Settings } from '@idolon/core'
 
 /** One making of a demo prompt: what is written, and how each of its proofs was judged. */
 export interface DemoVersion {
@@ -20,6 +20,8 @@ export interface DemoPrompt {
 }
 export interface DemoProject {
   name: string
+  rules?: HouseRules
+  terms?: GlossaryEntry[]
   prompts: DemoPrompt[]
 }
 
@@ -27,6 +29,7 @@ export interface DemoProject {
 export const WORLD: DemoProject[] = [
   {
     name: 'Tarrow Line',
+    terms: [{ term: 'line red', facet: 'colour', does: 'The warm, slightly brown red of the railway’s coaches.', near: ['vermilion'], excludes: ['pink'], instead: ['red of a painted iron bridge'] }],
     prompts: [
       {
         title: 'The viaduct at noon',
@@ -90,6 +93,17 @@ export const WORLD: DemoProject[] = [
   },
   {
     name: 'Skep & Cup',
+    rules: {
+      must: [{ phrase: 'light from the left' }, { facet: 'medium' }],
+      never: ['luxury', 'premium'],
+      leaveOut: ['people'],
+      colours: [
+        { name: 'skep amber', value: '#c9892b' },
+        { name: 'cup cream', value: '#f2e8d5' },
+        { name: 'sage glaze', value: '#8a9a7b' },
+      ],
+      aspectRatio: '3:2',
+    },
     prompts: [
       {
         title: 'Honey on the sill',

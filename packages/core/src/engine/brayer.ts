@@ -27,5 +27,5 @@ export const brayer1: EngineProfile = {
   figures: 3,
   lettering: 0,
   facetOrder: ['subject', 'detail', 'action', 'setting', 'moment', 'light', 'colour', 'framing', 'medium', 'technique', 'mood', 'lettering'],
-  notes: 'Simulated. Reads lists of about sixty words and nothing after them. Lens and aperture show as depth of field; what stands twice weighs more. Doubles figures in crowds and spells badly.',
+  notes: 'Reads lists of about sixty words and nothing after them. Lens and aperture show as depth of field; what stands twice weighs more. Doubles figures in crowds and spells badly.',
 }

@@ -33,5 +33,5 @@ export const burin1: EngineProfile = {
   ],
   costUnit: 'credit',
   honoursIdempotencyKey: true,
-  notes: 'Simulated. Reads whole sentences and draws in a painterly hand. Ignores the leave-out list; what comes early in the text weighs more.',
+  notes: 'Reads whole sentences and draws in a painterly hand. Ignores the leave-out list; what comes early in the text weighs more.',
 }

@@ -26,5 +26,5 @@ export const tympan1: EngineProfile = {
   honoursIdempotencyKey: true,
   figures: 6,
   lettering: 0,
-  notes: 'Simulated. Reads a JSON object by facet and takes weights as a field of their own. Strong in line work and print looks; spoils lettering.',
+  notes: 'Reads a JSON object by facet and takes weights as a field of their own. Strong in line work and print looks; spoils lettering.',
 }

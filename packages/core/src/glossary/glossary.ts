@@ -47,7 +47,8 @@ export class Glossary {
         instead: entry.instead ?? [],
         own: isOwn,
       }))
-      .sort((a, b) => a.term.localeCompare(b.term, 'en'))
+      // Decades last: a list begins with words.
+      .sort((a, b) => Number(/^\d/.test(a.term)) - Number(/^\d/.test(b.term)) || a.term.localeCompare(b.term, 'en'))
     for (const term of this.terms) for (const name of [term.term, ...term.also]) push(this.#byName, key(name), term)
   }
 

@@ -1,10 +1,14 @@
 import { ingOf, openingVerb } from '../english/verb.ts'
+import type { Facet } from '../facet.ts'
 import type { TextChange } from '../draft/text-change.ts'
 import { isFunctionWord } from '../read/words/function-words.ts'
 import type { WordTable } from '../read/words/word-table.ts'
 import type { Composer } from './composer.ts'
 import { leadFor } from './lead.ts'
 import type { Parts, Said } from './parts.ts'
+
+/** Leading words that say no more of a facet than that it is one: “in an ochre coat”, “on a hillside”. */
+const USUAL: Partial<Record<Facet, readonly string[]>> = { detail: ['with', 'in', 'wearing'], setting: ['in', 'on', 'at'], moment: ['at', 'in', 'on', 'during'] }
 
 const AUXILIARY = /^(?:(?:who|which|that)\s+)?(?:is|are|was|were|['’]s|['’]re)\s+(?=\p{L})/iu
 
@@ -41,7 +45,7 @@ export function writeList(parts: Parts, text: string, words: WordTable, to: Comp
     takeRest(i)
     next()
     const { phrase, lead, article } = one
-    const usual = lead.join(' ') === leadFor(phrase.facet, phrase.text, words) || (phrase.facet === 'detail' && lead.join() === 'with')
+    const usual = lead.join(' ') === leadFor(phrase.facet, phrase.text, words) || USUAL[phrase.facet]?.includes(lead.join(' '))
     // “from above” says nothing without its first word.
     if (lead.length && (!usual || isFunctionWord(phrase.text.toLowerCase()))) to.lead(`${[...lead, article].filter(Boolean).join(' ')} `)
     const opens = /(?:^|[.!?:\n{"]\s*)(?:(?:an?|the)\s+)?$/i.test(text.slice(0, phrase.start))

@@ -31,6 +31,10 @@ const of = (severity: Severity) => all.value.filter((finding) => finding.severit
 const tipsShown = computed(() => (allTips.value ? of('tip') : all.value.some(({ severity }) => severity !== 'tip') ? [] : of('tip').slice(0, 1)))
 const groups = computed(() => GROUPS.map((group) => ({ ...group, list: group.severity === 'tip' ? tipsShown.value : of(group.severity) })).filter(({ list }) => list.length))
 const hidden = computed(() => of('tip').length - tipsShown.value.length)
+const house = computed(() => all.value.filter(({ kind, fix }) => kind === 'house-rule' && fix))
+/** What takes nothing from the picture. */
+const nextSafe = () => safe.value[0]
+const nextOfHouse = () => house.value[0]
 const safe = computed(() => all.value.filter(({ fix }) => fix?.safe))
 const waived = computed(() => props.session.draft.value.marks.filter((mark): mark is Mark & { kind: 'waived' } => mark.kind === 'waived'))
 const said = ({ from, to }: { from: number; to: number }) => props.session.draft.value.text.slice(from, to)
@@ -50,13 +54,13 @@ async function mend({ fix }: Finding): Promise<void> {
   for (const edit of fix.edits) props.session.apply(edit)
   await props.findings.check()
 }
-/** Mends whatever takes nothing from the picture, one after another, each an edit of its own. */
-async function mendAll(): Promise<void> {
+/** Mends one finding after another, each an edit of its own, for as long as there is a next. */
+async function mendAll(next: () => Finding | undefined): Promise<void> {
   mending.value = true
   let mended = 0
   // Written on meanwhile: what was found is of another text.
-  while (safe.value[0] && props.findings.current.value && mended < MOST) {
-    await mend(safe.value[0])
+  for (let finding = next(); finding && props.findings.current.value && mended < MOST; finding = next()) {
+    await mend(finding)
     mended++
   }
   mending.value = false
@@ -95,7 +99,8 @@ function onKey(event: KeyboardEvent, finding: Finding): void {
 }
 useActions(() => [
   { name: 'Next finding', words: 'check problem walk', run: () => walk(1) },
-  ...(safe.value.length ? [{ name: 'Mend what is safe to mend', words: 'fix all checks', run: () => void mendAll() }] : []),
+  ...(safe.value.length ? [{ name: 'Mend what is safe to mend', words: 'fix all checks', run: () => void mendAll(nextSafe) }] : []),
+  ...(house.value.length ? [{ name: 'Apply the house rules', words: 'brand project', run: () => void mendAll(nextOfHouse) }] : []),
 ])
 defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button.reason')?.focus() })
 </script>
@@ -103,8 +108,9 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
 <template>
   <section ref="root" class="checks" aria-label="Checks" :aria-busy="!findings.current.value">
     <p v-if="all.length === 0" class="soft">{{ session.draft.value.text.trim() ? 'Nothing stands in the way of a try.' : 'What would go wrong with a try is said here while you write.' }}</p>
-    <p v-if="safe.length > 1" class="row-actions">
-      <button class="quiet" :disabled="mending || !findings.current.value" @click="mendAll">Mend the {{ safe.length }} that are safe to mend</button>
+    <p v-if="safe.length > 1 || house.length" class="row-actions">
+      <button v-if="house.length" class="quiet" :disabled="mending || !findings.current.value" @click="mendAll(nextOfHouse)">Apply the house rules</button>
+      <button v-if="safe.length > 1" class="quiet" :disabled="mending || !findings.current.value" @click="mendAll(nextSafe)">Mend the {{ safe.length }} that are safe to mend</button>
     </p>
     <section v-for="group in groups" :key="group.severity" :aria-labelledby="`checks-${group.severity}`">
       <h2 :id="`checks-${group.severity}`">{{ group.name }}<span v-if="group.says" class="soft">: {{ group.says }}</span></h2>

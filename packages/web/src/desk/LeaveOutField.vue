@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { MAX_LEAVE_OUT } from '@idolon/core'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 /** The leave-out list as plain words with commas. */
-const props = defineProps<{ entries: string[] }>()
+const props = defineProps<{ entries: string[]; house?: readonly string[] }>()
 const emit = defineEmits<{ change: [entries: string[]] }>()
 const text = ref('')
 const split = (value: string) => value.split(/[,\n]/).map((entry) => entry.trim().slice(0, 300)).filter(Boolean).slice(0, MAX_LEAVE_OUT)
@@ -15,6 +15,8 @@ watch(
   },
   { immediate: true },
 )
+/** Which of the entries stand there by the house rules. */
+const fromHouse = computed(() => props.entries.filter((entry) => props.house?.some((rule) => rule.toLowerCase() === entry.toLowerCase())))
 function onInput(): void {
   const entries = split(text.value)
   if (entries.join('\n') !== props.entries.join('\n')) emit('change', entries)
@@ -25,6 +27,7 @@ function onInput(): void {
   <div class="leave-out">
     <label for="leave-out">Leave out</label>
     <textarea id="leave-out" v-model="text" rows="1" placeholder="what must not appear, as bare words with commas" @input="onInput" @blur="text = entries.join(', ')" />
+    <p v-if="fromHouse.length" class="soft house">{{ fromHouse.join(', ') }}: by the house rules</p>
   </div>
 </template>
 
@@ -50,5 +53,10 @@ textarea {
   font-size: 16px;
   line-height: 1.45;
   outline-offset: 4px;
+}
+.house {
+  grid-column: 2;
+  padding-left: 8px;
+  font-size: 12.5px;
 }
 </style>

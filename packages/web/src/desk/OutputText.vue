@@ -44,7 +44,7 @@ const keep = () => download(fileName(`${props.profile.name} ${props.output.text.
     <slot />
     <h3>Settings</h3>
     <dl class="exact">
-      <template v-for="line in settingLines(output.settings)" :key="line.name">
+      <template v-for="line in settingLines(output.settings, profile)" :key="line.name">
         <dt>{{ line.name }}</dt>
         <dd>{{ line.value }}</dd>
       </template>

@@ -10,6 +10,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import SavedText from '../shared/SavedText.vue'
 import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
+import { useRules } from '../stores/rules.ts'
 import ChecksPanel from './ChecksPanel.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import DeskHeader from './DeskHeader.vue'
@@ -42,6 +43,7 @@ const SIDES = { checks: 'Checks', output: 'Output', history: 'History' } as cons
 type Side = keyof typeof SIDES
 const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
 const engines = useEngines()
+const house = useRules()
 const profile = computed(() => {
   const [choice] = draft.value.engines
   return choice && engines.find(choice.engine, choice.revision)
@@ -165,7 +167,7 @@ useActions(() => [
       <div class="sheet">
         <DraftText :session="session" />
         <OutlineRows ref="outline" :session="session">
-          <LeaveOutField :entries="draft.leaveOut" @change="session.change({ leaveOut: $event })" />
+          <LeaveOutField :entries="draft.leaveOut" :house="house.rules.leaveOut" @change="session.change({ leaveOut: $event })" />
         </OutlineRows>
       </div>
       <p v-if="stops.length && side !== 'checks'" class="open-stops">{{ stops[0]!.reason }}{{ stops.length > 1 ? ` And ${stops.length - 1} more.` : '' }} <button class="plain" @click="lookAtStops">Look</button></p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { promptsThatSay, type PromptSummary } from '@idolon/contract'
 import { FACETS, type Facet, type GlossaryEntry, readEntries, type Term } from '@idolon/core'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useActions } from '../go-to/actions.ts'
@@ -43,6 +43,13 @@ const counts = computed(() => new Map(FACETS.map((name) => [name, store.glossary
 const term = computed((): Term | undefined => {
   const [name = '', of = ''] = one('term').split('|')
   return (name && store.glossary?.named(name, of as Facet)[0]) || found.value[0]
+})
+const list = useTemplateRef<HTMLElement>('list')
+watch([term, found], async ([shown, all]) => {
+  const at = shown ? all.indexOf(shown) : -1
+  if (at >= most.value) most.value = at + PAGE
+  await nextTick()
+  list.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' })
 })
 const own = computed(() => store.own.find(({ entry }) => entry.term === term.value?.term && entry.facet === term.value.facet))
 const keyOf = ({ term: name, facet: of }: Term) => `${name}|${of}`
@@ -122,7 +129,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
       </p>
     </header>
     <div class="columns">
-      <div class="list" @keydown="step">
+      <div ref="list" class="list" @keydown="step">
         <p v-if="!store.glossary" class="soft" role="status">Opening the glossary …</p>
         <p v-else-if="found.length === 0" class="soft">No term is written like that or says so. <button class="plain" @click="form = { entry: { term: asked, facet: facet ?? 'subject', does: '' } }">Add “{{ asked }}”</button></p>
         <ul aria-label="Terms">

@@ -11,7 +11,6 @@ const rows = computed(() =>
     { name: 'Narrower', names: props.term.narrower, kin: true },
     { name: 'Near', names: props.term.near, kin: true },
     { name: 'Not with', names: props.term.excludes, kin: false },
-    { name: 'Brings', names: props.term.brings, kin: false },
     { name: 'Instead', names: props.term.instead, kin: false },
   ].filter(({ names }) => names.length),
 )

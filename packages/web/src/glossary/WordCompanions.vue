@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue'
 /** What a word brings along though nobody asks, and how to say it without: all of it, or one companion that is not wanted. */
 const props = defineProps<{ word: string; associations: Associations; use?: boolean }>()
 const emit = defineEmits<{ use: [text: string] }>()
-const SOURCES = { listed: 'known of it', dictionary: 'its definition', prompts: 'prompts', use: 'how it is used' } as const
+const SOURCES = { listed: 'listed by hand', dictionary: 'from its definition', prompts: 'from prompts', use: 'from how it is used' } as const
 const companions = computed(() => props.associations.companions(props.word))
 const unwanted = ref<string>()
 const open = ref(false)
@@ -13,8 +13,7 @@ watch(() => props.word, () => ((unwanted.value = undefined), (open.value = false
 const ways = computed(() => props.associations.without(props.word, unwanted.value).slice(0, 6))
 const meaning = computed(() => props.associations.meaning(props.word))
 /** In words: a share of a hundred would claim more than is known. */
-const strongly = (strength: number) => (strength >= 0.85 ? 'nearly always' : strength >= 0.6 ? 'often' : 'sometimes')
-const groups = computed(() => (['nearly always', 'often', 'sometimes'] as const).map((how) => ({ how, list: companions.value.filter(({ strength }) => strongly(strength) === how) })).filter(({ list }) => list.length))
+const strongly = (strength: number) => (strength >= 0.85 ? 'most often' : strength >= 0.6 ? 'often' : 'sometimes')
 function without(what: string | undefined): void {
   unwanted.value = what
   open.value = true
@@ -23,23 +22,21 @@ function without(what: string | undefined): void {
 
 <template>
   <section v-if="companions.length" class="companions" :aria-label="`What ${word} brings`">
-    <p>
-      <strong>“{{ word }}”</strong> brings
-      <template v-for="(group, g) in groups" :key="group.how"
-        >{{ g ? '; ' : '' }}{{ group.how }}
-        <template v-for="(one, i) in group.list" :key="one.what"
-          ><button class="plain" :aria-pressed="open && unwanted === one.what" :title="`From ${SOURCES[one.source]}. Press to say it without.`" @click="without(one.what)">{{ one.what }}</button>{{ i < group.list.length - 1 ? ', ' : '' }}</template
-        ></template
-      >.
-      <button v-if="!open" class="plain" @click="without(undefined)">Say it without</button>
-    </p>
+    <h3>“{{ word }}” brings, unasked</h3>
+    <ul class="brought">
+      <li v-for="one in companions" :key="one.what">
+        <button class="plain" :aria-pressed="open && unwanted === one.what" :aria-label="`Say it without ${one.what}`" @click="without(one.what)">{{ one.what }}</button>
+        <span class="soft">{{ strongly(one.strength) }}, {{ SOURCES[one.source] }}</span>
+      </li>
+    </ul>
+    <p v-if="!open"><button class="plain" @click="without(undefined)">Say it without the word</button></p>
     <p v-if="meaning" class="soft">It means: {{ meaning }}.</p>
     <div v-if="open">
       <p class="soft">{{ unwanted ? `Without ${unwanted}:` : 'In other words, what drags in least first:' }}</p>
       <ul v-if="ways.length">
         <li v-for="way in ways" :key="way.text">
           <button v-if="use" class="plain way" @click="emit('use', way.text)">{{ way.text }}</button><span v-else class="way">{{ way.text }}</span>
-          <span class="soft"> {{ way.source }}{{ way.drags > 0.3 ? ', brings things of its own' : '' }}</span>
+          <span class="soft source">{{ way.source }}{{ way.drags > 0.3 ? ', brings things of its own' : '' }}</span>
         </li>
       </ul>
       <p v-else>No words for it are known that do not bring it too. Say what is there instead, or put it on the leave-out list.</p>
@@ -51,6 +48,24 @@ function without(what: string | undefined): void {
 .companions {
   display: grid;
   gap: 6px;
+}
+.source {
+  margin-left: 8px;
+  font-size: 13px;
+}
+.brought {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 2px 14px;
+}
+.brought li {
+  display: contents;
+}
+.brought .plain {
+  justify-self: start;
+}
+.brought .soft {
+  font-size: 13px;
 }
 .way {
   font-family: var(--serif);

@@ -18,6 +18,16 @@ const task = useTask()
 const form = reactive({ must: '', facets: [] as Facet[], never: '', leaveOut: '', colours: [] as { name: string; value: string }[], engine: '', aspectRatio: '' })
 const lines = (list: string) => [...new Set(list.split('\n').map((one) => one.trim().slice(0, 200)).filter(Boolean))]
 const words = (list: string) => [...new Set(list.split(/[,\n]/).map((one) => one.trim().slice(0, 200)).filter(Boolean))]
+/** The form as it was last saved or shown. */
+const saved = ref('')
+const rulesOfForm = (): HouseRules => ({
+  must: [...lines(form.must).map((phrase) => ({ phrase })), ...FACETS.filter((facet) => form.facets.includes(facet)).map((facet) => ({ facet }))],
+  never: words(form.never),
+  leaveOut: words(form.leaveOut),
+  colours: form.colours.map(({ name, value }) => ({ name: name.trim(), value })).filter(({ name }) => name),
+  ...(form.engine ? { engine: form.engine } : {}),
+  ...(form.aspectRatio ? { aspectRatio: form.aspectRatio } : {}),
+})
 function show(rules: HouseRules): void {
   form.must = rules.must.flatMap((rule) => ('phrase' in rule ? [rule.phrase] : [])).join('\n')
   form.facets = rules.must.flatMap((rule) => ('facet' in rule ? [rule.facet] : []))
@@ -26,18 +36,10 @@ function show(rules: HouseRules): void {
   form.colours = rules.colours.map((colour) => ({ ...colour }))
   form.engine = rules.engine ?? ''
   form.aspectRatio = rules.aspectRatio ?? ''
+  saved.value = JSON.stringify(rulesOfForm())
 }
-const rules = computed(
-  (): HouseRules => ({
-    must: [...lines(form.must).map((phrase) => ({ phrase })), ...FACETS.filter((facet) => form.facets.includes(facet)).map((facet) => ({ facet }))],
-    never: words(form.never),
-    leaveOut: words(form.leaveOut),
-    colours: form.colours.map(({ name, value }) => ({ name: name.trim(), value })).filter(({ name }) => name),
-    ...(form.engine ? { engine: form.engine } : {}),
-    ...(form.aspectRatio ? { aspectRatio: form.aspectRatio } : {}),
-  }),
-)
-const changed = computed(() => JSON.stringify(rules.value) !== JSON.stringify({ ...store.rules, must: [...store.rules.must] }))
+const rules = computed(rulesOfForm)
+const changed = computed(() => JSON.stringify(rules.value) !== saved.value)
 const conflicts = computed(() => ruleConflicts(rules.value))
 const ratios = computed(() => [...new Set(engines.profiles.flatMap(({ id, sizes }) => (form.engine && id !== form.engine ? [] : sizes.map(({ aspectRatio }) => aspectRatio))))])
 
@@ -107,6 +109,9 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
+.rules .labelled {
+  align-content: start;
+}
 .rules {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -144,6 +149,7 @@ legend {
 }
 .usual {
   display: flex;
+  align-items: start;
   gap: 16px;
 }
 .wide,
