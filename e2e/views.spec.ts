@@ -16,6 +16,8 @@ async function addresses(): Promise<[string, string][]> {
     ['Shelf', '/shelf'],
     ['The bin', '/shelf?bin=1'],
     ['Project', `/projects/${prompt?.projectId}`],
+    ['Glossary', '/glossary?q=rim'],
+    ['Engines', '/engines'],
     ['Not found', '/nowhere'],
   ]
 }
@@ -41,6 +43,17 @@ for (const dark of [false, true]) {
         await page.waitForTimeout(400)
         await look('Desk, phrase menu')
         await page.keyboard.press('Escape')
+        await page.locator('.outline .phrase').nth(1).focus()
+        await page.keyboard.press('g')
+        await expect(page.getByRole('dialog')).toBeVisible()
+        await page.waitForTimeout(400)
+        await look('Desk, entry of a phrase')
+        await page.keyboard.press('Escape')
+        await page.getByRole('tab', { name: 'Output' }).click()
+        await page.getByRole('button', { name: 'Beside other engines' }).click()
+        await page.waitForTimeout(600)
+        await look('Desk, beside other engines')
+        await page.keyboard.press('Escape')
         await page.locator('.outline .empty button').first().click()
         await look('Desk, filling a facet')
         await page.keyboard.press('Escape')
@@ -54,6 +67,12 @@ for (const dark of [false, true]) {
         await page.keyboard.press('Escape')
       }
     }
+    await page.goto('/engines')
+    await page.getByRole('button', { name: 'Change the profile' }).click()
+    await look('Engines, a profile being changed')
+    await page.goto('/glossary?q=rim')
+    await page.getByRole('button', { name: 'Add a term' }).click()
+    await look('Glossary, a term being written')
     await page.keyboard.press('ControlOrMeta+k')
     await page.waitForTimeout(500)
     await look('Go to')

@@ -4,8 +4,22 @@ import type { TextRange } from '../text-range.ts'
 const NUMBERS: Record<string, number> = {
   two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12, thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60, seventy: 70, eighty: 80, ninety: 90, dozen: 12, hundred: 100, thousand: 1000,
 }
-const COUNTED = new RegExp(`\\b(?:(?:an?|about|some|nearly|over) )?(${Object.keys(NUMBERS).join('|')}|\\d{1,5}) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)`, 'giu')
-const MANY = /\b(?:(?:dozens|scores|hundreds|thousands|crowds?|masses|hordes|swarms?|throngs?|legions?|army|armies|mob|sea|host) of (?:\p{L}+[ -]){0,2}?\p{L}+|(?:an? )?(?:army|armies|crowds?|throng|audience|choir|orchestra|procession|congregation|(?:carnival |military |street )?parade(?! ground)|mob|regiment|battalion|football team|team of \p{L}+|packed (?:\p{L}+ ){0,2}(?:audience|hall|stands|stadium)|marching band|multitude|wedding guests|battle scene|(?:stadium|arena|hall|square|street|room|theatre|theater|church|carriage|bus|bar|boat|stand)s? (?:full|packed|crammed|filled|crowded) (?:of|with) (?:\p{L}+ ){0,2}\p{L}+)(?: of (?:\p{L}+ )?\p{L}+)?)\b/giu
+const NUMBER = `(?:${Object.keys(NUMBERS).join('|')}|\\d{1,5})`
+const COUNTED = new RegExp(`\\b(?:(?:an?|about|some|nearly|over) )?(${NUMBER}(?:[ -](?:and )?${NUMBER})*) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)`, 'giu')
+const MANY = /\b(?:(?:dozens|scores|tens|hundreds|thousands|crowds?|masses|hordes|swarms?|throngs?|legions?|army|armies|mob|sea|host) of (?:\p{L}+[ -]){0,2}?\p{L}+|(?:an? )?(?:army|armies|crowds?|throng|audience|choir|orchestra|procession|congregation|(?:carnival |military |street )?parade(?! ground)|mob|regiment|battalion|football team|team of \p{L}+|packed (?:\p{L}+ ){0,2}(?:audience|hall|stands|stadium|tram|train|bus|carriage|ferry|market|street|bar|pub|room|church|theatre|platform|dance floor|square)|marching band|multitude|wedding guests|battle scene|(?:stadium|arena|hall|square|street|room|theatre|theater|church|carriage|bus|bar|boat|stand)s? (?:full|packed|crammed|filled|crowded) (?:of|with) (?:\p{L}+ ){0,2}\p{L}+)(?: of (?:\p{L}+ )?\p{L}+)?)\b/giu
+
+/** “two hundred and forty”, “twenty-four”, “12” as a number. */
+function numberOf(said: string): number {
+  let [all, last] = [0, 0]
+  for (const word of said.toLowerCase().split(/[ -]+/)) {
+    const one = NUMBERS[word] ?? Number(word)
+    if (Number.isNaN(one)) continue
+    if (one >= 100 || word === 'dozen') [all, last] = [all + Math.max(1, last) * one, 0]
+    else last += one
+  }
+  return all + last
+}
+const GROUP = new RegExp(`\\b(?:crew|team|band|group|party|gang|squad|troupe|family|choir|class|company|line|row|circle) of (?:about )?(${NUMBER}(?:[ -]${NUMBER})*)\\b`, 'giu')
 
 const NOT_ALIVE = /\b(?:toy|tin|stone|bronze|clay|paper|wooden|plastic|painted|carved|terracotta|chess|statues?|dolls?|puppets?|figurines?)\b/i
 
@@ -33,8 +47,11 @@ export function numbersOfFigures(checked: Checked): Figures[] {
     const words = match[0].replace(/\s+(?:with|in|on|at|of|by|and|for|from|to)$/i, '')
     if (inPicture(match.index + words.length - 1)) found.push({ start: match.index, end: match.index + words.length, number: 100 })
   }
+  for (const match of checked.shown.matchAll(GROUP)) {
+    if (inPicture(match.index)) found.push({ start: match.index, end: match.index + match[0].length, number: numberOf(match[1]!) })
+  }
   for (const match of checked.shown.matchAll(COUNTED)) {
-    const number = NUMBERS[match[1]!.toLowerCase()] ?? Number(match[1])
+    const number = numberOf(match[1]!)
     const words = match[0].split(/[\s-]+/)
     const at = words.findIndex((word, i) => i > 0 && isFigure(checked, word))
     if (at < 0 || NOT_ALIVE.test(match[0]) || !inPicture(match.index)) continue

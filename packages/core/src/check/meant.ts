@@ -2,7 +2,9 @@ import type { TextRange } from '../text-range.ts'
 
 /** Words by which two things are told apart on purpose: places, turns, pictures within the picture. */
 const APART =
-  /\b(?:while|whereas|whilst|although|though|despite|yet|but|behind|beyond|outside|inside|indoors|outdoors|through|half|halves|together|at once|at the same time|turning|turns|becoming|becomes|fading|melting|changing|against|instead|opposite|meets|meeting|reflect\p{L}*|mirror\p{L}*|painting of|picture of|photograph of|poster of|postcard of|dream\p{L}*|remember\p{L}*|memory|imagin\p{L}*|like|as if|almost|after|before|since|until|from .{1,30} to|contrast\p{L}*|versus|unlike|accent|accents|except|only|apart from|one part|the other|on one side)\b/iu
+  /\b(?:while|whereas|whilst|although|though|despite|yet|but|behind|beyond|outside|inside|indoors|outdoors|through|half|halves|together|at once|at the same time|turning|turns|becoming|becomes|fading|melting|changing|against|instead|opposite|meets|meeting|painting of|picture of|photograph of|poster of|postcard of|dream\p{L}*|remember\p{L}*|memory|imagin\p{L}*|after|before|since|until|from .{1,30} to|contrast\p{L}*|versus|unlike|accent|accents|except|only|apart from|one part|the other|on one side)\b/iu
+/** Words by which the second of two things is no more than compared or seen in a glass; they count only close before it. */
+const COMPARED = /\b(?:like|as if|almost|reflect\p{L}*|mirror\p{L}*)\b[^,;]*$/iu
 /** Words that make the whole picture one of two things. */
 export const DIVIDED = /\b(?:diptych|triptych|split[- ](?:screen|image|composition)|side by side|before and after|time[- ]?lapse|four seasons|seasons|double exposure|multiple exposure|sequence|panels?|collage|montage|grid|series of|half .{1,40} half|one half|spot colou?r|selective colou?r|colou?r accent|juxtapos\p{L}*|day and night|night and day|day-to-night|transition\p{L}*|passage of time|surreal\p{L}*)\b/iu
 /** What ends a sentence: only within one are two things set against one another by what stands before both. */
@@ -13,7 +15,7 @@ export function isMeant(text: string, a: TextRange, b: TextRange): boolean {
   const [first, last] = a.start < b.start ? [a, b] : [b, a]
   if (DIVIDED.test(text)) return true
   const between = text.slice(first.end, last.start)
-  if (APART.test(between)) return true
+  if (APART.test(between) || COMPARED.test(between)) return true
   // “while” and “half” may stand before both.
   const start = Math.max(...[...text.slice(0, first.start).matchAll(/[.!?;\n]/g)].map((match) => match.index + 1), 0)
   return !SENTENCE_END.test(between) && /\b(?:while|although|though|despite|both|half|through|reflected|dreams?|imagines?)\b/i.test(text.slice(start, first.start))

@@ -1,4 +1,6 @@
 import type { Facet } from '../facet.ts'
+import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
+import { TermFinder } from '../glossary/term-finder.ts'
 import type { Check, Checked } from './checked.ts'
 import { vagueSubject } from './vague-subject.ts'
 
@@ -27,6 +29,10 @@ const HOW = /\b(?:light|lit|lamp|lamps|lantern|sun\w*|shade|shadow\w*|glow\w*|fl
 const MADE =
   /\b(?:(?:\p{L}+[- ])?(?:photo\p{L}*|painting|paint|drawing|sketch|print|cut|woodcut|linocut|engraving|etching|lithograph|illustration|render\p{L}*|cartoon|comic|anime|manga|poster|collage|mosaic|fresco|tapestry|embroidery|sculpture|relief|icon|miniature|animation|film|still|logo|vector|pixel art|watercolou?r|gouache|tempera|casein|pastel|charcoal|oils?|acrylic|ink|sepia|tintype|origami|stained glass|storybook|picture-book|cover|card|stamp|sticker|infographic|diagram|map|mural|graffiti|plate|sampler|style|styled?))\b/iu
 
+/** Every kind of picture the glossary names, but for words that mean other things as well. */
+const OTHERWISE = new Set('study image picture visual art stamp label badge icon tile map chart sticker render vector'.split(' '))
+const media = new TermFinder(TERMS_BY_FACET.medium.filter((term) => !OTHERWISE.has(term)).map((term) => [term, true] as const))
+
 const WHY: Partial<Record<Facet, string>> = {
   subject: 'Nothing says who or what the picture is of; the engine will put in whatever is usual.',
   medium: 'Nothing says what kind of picture it is: a photograph, a painting, a print; each engine has its own habit.',
@@ -39,6 +45,12 @@ const nounsOf = (text: string) => text.toLowerCase().match(/\p{L}{3,}/gu) ?? []
 const THINGS = ['person', 'animal', 'building', 'vehicle', 'container', 'tool', 'device', 'furniture', 'implement', 'weapon', 'clothing', 'machine', 'plant', 'food', 'sculpture', 'monument', 'bridge']
 const PLACES = ['location', 'structure', 'geological formation', 'body of water', 'land', 'way', 'region']
 
+/** What may be the picture's subject though it was read as something else: a place that nothing is put in, and what a view is of. */
+const shownPlaces = (checked: Checked): string[] => [
+  ...checked.of('setting').filter(({ start, text }) => !/background|backdrop/i.test(text) && !/\b(?:in|on|at|inside|outside|under|beneath|beside|by|near|against|behind|before|of)\s+(?:(?:an?|the|some|her|his|its|their)\s+)?$/i.test(checked.shown.slice(0, start))).map(({ text }) => text),
+  ...checked.of('framing').flatMap(({ text }) => /\b(?:of|over|on|across) (.+)$/i.exec(text)?.[1] ?? []),
+]
+
 /** Whether a facet is said somewhere, if not in the phrase the reading gives it. */
 function isSaid(checked: Checked, facet: Facet): boolean {
   if (checked.of(facet).length) return true
@@ -46,13 +58,13 @@ function isSaid(checked: Checked, facet: Facet): boolean {
   switch (facet) {
     case 'subject':
       // What is vague is said to be so; it is not missing besides.
-      return vagueSubject(checked).length > 0 || checked.of('action', 'detail').length > 0 || nounsOf(text).some((word) => THINGS.some((kind) => checked.language.kin.below(word, kind) >= 0))
+      return vagueSubject(checked).length > 0 || checked.of('action', 'detail').length > 0 || shownPlaces(checked).some((text) => nounsOf(text).some((word) => [...THINGS, ...PLACES].some((kind) => checked.language.kin.below(word, kind) >= 0)))
     case 'setting':
       return PLACED.test(text) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0))
     case 'light':
       return HOW.test(text)
     case 'medium':
-      return checked.of('technique').length > 0 || MADE.test(text)
+      return checked.of('technique').length > 0 || MADE.test(text) || media.find(text).length > 0
     default:
       return false
   }

@@ -18,7 +18,9 @@ lace collar, lace cuffs, lace, stitching, stitches, monogram, engraved, engravin
 
 export const smallSubject: Check = (checked) => {
   const framing = checked.of('framing', 'subject', 'detail', 'setting', 'medium')
-  const far = framing.find((phrase) => FAR.test(phrase.text) && (phrase.facet !== 'medium' || /aerial|drone|panoram/i.test(phrase.text)) && !/wide[ -]?(?:angle|eyed|brim|awake|open|mouth)|long[ -](?:exposure|hair|lens|coat|dress|shadow|beard|eyelash|scarf|table|corridor)/i.test(phrase.text))
+  // What lies far off in a setting is not the figure.
+  const isFar = ({ facet, text }: (typeof framing)[number]) => FAR.test(facet === 'setting' || facet === 'detail' ? text.replace(/\b(?:in the (?:far )?distance|distant|far away|far off)\b/gi, '') : text)
+  const far = framing.find((phrase) => isFar(phrase) && (phrase.facet !== 'medium' || /aerial|drone|panoram/i.test(phrase.text)) && !/wide[ -]?(?:angle|eyed|brim|awake|open|mouth)|long[ -](?:exposure|hair|lens|coat|dress|shadow|beard|eyelash|scarf|table|corridor)/i.test(phrase.text))
   if (!far || checked.of('framing').some(({ text }) => NEAR.test(text))) return []
   return checked
     .terms(FINE, ['subject', 'detail', 'action'])

@@ -4,7 +4,7 @@ import type { Check, Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
 
 const VAGUE =
-  /\b(?:(?:something|someone|somebody|anything)(?!['’]s)|somewhere nice|(?:some|any) (?:kind|sort|type) of (?:object|thing|creature|scene|place|picture)|(?:an? |some |the |various |many |lots of |several |different |random |other )?(?:\p{L}+ )?(?:things|stuff|thingy|thingies)|an? (?:\p{L}+ )?(?:thing)|(?:an? |some )?(?:nice|cool|beautiful|interesting|pretty|good|great|amazing|lovely|random|generic|awesome|cute|funny) (?:scene|image|picture|thing|object|place|view|art|artwork|subject|idea|design|creature|landscape|background|photo|portrait)|the (?:idea|concept|notion|meaning|essence|feeling|sense) of (?:\p{L}+ ?){1,3}|whatever|et cetera|etc|(?:an? )?(?:\p{L}+ )?(?:entity|object|thing|creature|being|figure) of (?:some|any) (?:sort|kind))\b/giu
+  /\b(?:(?:something|someone|somebody|anything)(?!['’]s)|somewhere nice|(?:some|any) (?:kind|sort|type) of (?:object|thing|creature|scene|place|picture)|(?:an? |some |the |various |many |lots of |several |different |random |other )?(?:\p{L}+ )?(?:things|stuff|thingy|thingies)|an? (?:\p{L}+ )?(?:thing)|(?:an? |some )?(?:nice|cool|beautiful|interesting|pretty|good|great|amazing|lovely|random|generic|awesome|cute|funny|epic|unique|creative|fantastic|wonderful|stunning|perfect|special|catchy|fancy|fresh|modern|stylish|trendy|wow) (?:scene|image|picture|thing|object|place|view|art|artwork|subject|idea|design|creature|landscape|background|photo|character|figure|visual|graphic|concept|composition|illustration|poster|wallpaper|item|someone|something)|(?:the|an?) (?:idea|concept|notion|meaning|essence|feeling|sense|atmosphere|mood|vibe|impression|spirit) of (?:\p{L}+ ?){1,3}|whatever|et cetera|etc|(?:an? )?(?:\p{L}+ )?(?:entity|object|thing|creature|being|figure) of (?:some|any) (?:sort|kind))\b/giu
 /** WordNet's files of nouns that nobody can draw: attribute, cognition, feeling, motive, state, relation, quantity. */
 const UNSEEN = new Set([7, 9, 12, 16, 24, 26])
 const ABSTRACT = /\b(?:abstract|allegor\p{L}*|surreal\p{L}*|symbol\p{L}*|typograph\p{L}*|lettering|pattern|logo|poster design)\b/iu
@@ -14,7 +14,7 @@ export const vagueSubject: Check = (checked) => {
   const reason = (said: string) => `“${said}” names nothing that can be drawn; say the thing you see.`
   for (const match of checked.shown.matchAll(VAGUE)) {
     const phrase = checked.phraseAt(match.index) ?? checked.phraseAt(match.index + match[0].length - 1)
-    if (phrase && ['lettering', 'medium', 'framing', 'technique', 'light', 'colour'].includes(phrase.facet)) continue
+    if (phrase && ['lettering', 'framing', 'technique', 'light', 'colour'].includes(phrase.facet)) continue
     const start = match.index
     found.push({ kind: 'vague-subject', severity: 'caution', where: inText({ start, end: start + match[0].trimEnd().length }), facet: 'subject', reason: reason(match[0].trim()) })
   }

@@ -184,7 +184,7 @@ function openEntry(phrase: OutlinePhrase): void {
 function say({ start, end }: TextRange, insert: string): void {
   entry.value = undefined
   focusAt = start
-  props.session.apply({ text: [{ from: start, to: end, insert }] })
+  props.session.apply(replacePhrase(draft.value, { start, end }, insert))
 }
 function open(phrase: OutlinePhrase, event: Event, splitting = false): void {
   if (!current.value || (splitting && splitPlaces(draft.value.text, phrase).length === 0)) return

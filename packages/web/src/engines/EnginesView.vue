@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Engine } from '@idolon/contract'
 import { type EngineProfile, readProfile, SHIPPED_ENGINES } from '@idolon/core'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { download, fileName } from '../shared/download.ts'
@@ -17,7 +17,7 @@ const notices = useNotices()
 const task = useTask()
 const file = useTemplateRef<HTMLInputElement>('file')
 /** The profile that is being written; a copy under a new name where it is new. */
-const writing = ref<{ profile: EngineProfile; isNew: boolean }>()
+const writing = shallowRef<{ profile: EngineProfile; isNew: boolean }>()
 
 const keyOf = ({ profile }: Engine) => `${profile.id}|${profile.revision}`
 const engine = computed(() => engines.all.find((one) => keyOf(one) === route.query['engine']) ?? engines.all[0])

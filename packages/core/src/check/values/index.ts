@@ -8,14 +8,14 @@ const hour = dimension(
   'two hours of the day',
   NOT_THE_FIGURE,
   {
-    dawn: 'dawn|daybreak|sunrise|sun up|first light|break of day|(?:very )?early morning|crack of dawn|rising sun|cockcrow',
+    dawn: 'dawn|daybreak|sunrise|sun up|first light|break of day|(?:very )?early morning|crack of dawn|rising sun|cockcrow|sun (?:is |just )?(?:rising|coming up|climbing)(?: over \\p{L}+(?: \\p{L}+)?)?|sun rises|day (?:is )?breaking|morning twilight|predawn',
     morning: '(?:mid |late )?morning(?: light| sun| sunlight)?|forenoon|breakfast time',
-    noon: '(?:high )?noon(?:day|tide)?(?: sun| light| heat)?|midday(?: sun| light| heat)?|overhead sun|sun at its (?:zenith|height)|lunchtime',
+    noon: '(?:high )?noon(?:day|tide)?(?: sun| light| heat)?|midday(?: sun| light| heat)?|overhead sun|sun at its (?:zenith|height)|lunchtime|(?:one|two) in the afternoon|twelve o[’\u0027]clock',
     afternoon: '(?:mid |late |early )?afternoon(?: light| sun| sunlight)?',
-    dusk: 'dusk|sunset|sundown|nightfall|twilight|gloaming|last light|setting sun|sinking sun|afterglow',
+    dusk: 'dusk|sunset|sundown|nightfall|twilight|gloaming|last light(?: of (?:day|sunset|the day))?|setting sun|sinking sun|afterglow|sun (?:is |just )?(?:setting|sinking|going down)|sun sets|day[’\u0027]s end|end of (?:the )?day',
     evening: '(?:early |late )?evening(?: light| sun| sunlight)?',
     night: `(?:mid|at |dead of |late at )?night(?: time|time)?(?: sky)?|starry (?:sky|night)|star(?:light|lit|ry)|stars (?:glitter\\p{L}*|twinkl\\p{L}*|shin\\p{L}*|overhead|above|out)|(?:sky|heavens) full of stars|
-      moon(?:light|lit|less|rise|beams?)|(?:full|new|crescent|half) moon|milky way|small hours|witching hour|under the stars|pitch dark|northern lights|aurora(?: borealis)?`,
+      moon(?:light|lit|less|rise|beams?)|(?:full|new|crescent|half) moon|milky way|small hours|witching hour|under the stars|pitch dark|northern lights|aurora(?: borealis)?|(?:after|past|at) midnight|after (?:dark|nightfall)|before dawn|(?:two|three|four) in the (?:morning|night)|night sky|under (?:a|the) (?:full )?moon`,
     sun: '(?:bright |blazing |hot |strong |brilliant |glaring |dazzling )?sun(?:light|lit|shine|ny|beams?|drenched|bathed|rays?)|(?:broad |bright )?daylight|(?:blazing|scorching|glaring|baking|hot|bright) sun',
     golden: 'golden hour',
     blue: 'blue hour',
@@ -28,11 +28,11 @@ const season = dimension(
   'two seasons',
   ANYWHERE,
   {
-    spring: '(?:early |late |first )?spring(?:time)?(?: blossom| morning| day| rain)?|april|apple blossom|cherry blossoms?|in (?:full |first )?blossom|springtide|snowdrops|crocuses',
-    summer: '(?:mid|high |late |early )?summer(?:time)?|heat ?wave|dog days|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
-    autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september',
-    winter: '(?:mid|deep |late |early )?winter(?:time|y)?|january|february|december|midwinter',
-    snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|frozen (?:lake|river|pond|canal|ground|fountain)|sleet',
+    spring: '(?:early |late |first )?spring(?:time)?(?: blossom| morning| day| rain)?|april|apple blossom|cherry blossoms?|in (?:full |first )?blossom|springtide|snowdrops|crocuses|daffodils|new lambs|budding (?:trees|branches)',
+    summer: '(?:mid ?|high |late |early )?summer(?:time)?(?: heat| sun| day)?|(?:ripe|ripening) (?:peaches|cherries|strawberries|corn|wheat)|heat ?wave|dog days|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
+    autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september|bare autumn branches|windfalls|conkers|leaves (?:turning|falling)',
+    winter: '(?:mid ?|deep |late |early )?winter(?:time|y|s day)?|ice skat\\p{L}*|skating on|january|february|december|midwinter',
+    snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|knee deep in snow|snow (?:on|covers?|lies|under) \\p{L}+|frozen (?:lake|river|pond|canal|ground|fountain)|sleet',
   },
   'spring summer, spring autumn, spring winter, summer autumn, summer winter, summer snow, autumn winter',
 )
@@ -41,11 +41,11 @@ const weather = dimension(
   'two kinds of weather',
   ANYWHERE,
   {
-    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud|fine weather|fair weather',
+    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud(?: in the sky)?|sky without a cloud|unbroken blue|fine weather|fair weather',
     overcast: '(?:heavily )?overcast(?: sky| light| day)?|(?:dull |leaden |heavy )?gr[ae]y sk(?:y|ies)|cloudy(?: sky)?|cloud cover|(?:low|heavy|thick|dark) clouds?|leaden sky|thunderheads?|storm clouds?',
-    rain: '(?:pouring |heavy |driving |torrential |steady |lashing |cold |thin )?rain(?:y|storm|fall|ing|drops?)?(?: lashing)?|downpour|drizzl\\p{L}*|cloudburst|pelting rain|deluge|monsoon',
+    rain: '(?:pouring |heavy |driving |torrential |steady |lashing |cold |thin )?rain(?:y|storm|fall|ing|drops?)?(?: lashing)?|downpour|drizzl\\p{L}*|cloudburst|pelting rain|deluge|monsoon|drenched streets|raindrops|wet through',
     storm: '(?:thunder|raging |violent )?storm(?:y|s)?|tempest(?:uous)?|hurricane|gale|typhoon|squall|lightning',
-    fog: '(?:thick |dense |heavy )?fog(?:gy|bound)?|pea soup',
+    fog: '(?:thick |dense |heavy )?(?:fog(?:gy|bound)?|mist hides \\p{L}+)|pea soup|cannot see (?:a|ten) \\p{L}+ ahead',
     blizzard: 'blizzard|snowstorm|white ?out',
     still: 'windless|dead calm|no wind|still air|perfectly still|glassy (?:calm|water|sea)|mirror calm|not a breath of wind',
     windy: 'wind(?:y|swept|blown|s howling)|gust(?:y|s)|(?:strong|howling|fierce|high) winds?|gale|blustery|squall',
@@ -58,13 +58,17 @@ const shadow = dimension(
   ANYWHERE,
   {
     hard: '(?:hard|sharp|deep|long|strong|dramatic|harsh|crisp|black|dark|heavy|inky|stark)(?: edged)?(?:,? (?:hard|deep|long|black|dark))* shadows?|chiaroscuro|raking light|tenebrist light',
-    none: '(?:completely |totally )?shadowless(?: \\p{L}+)?|(?:totally |completely )?flat (?:even )?(?:light|lighting)|without (?:a |any )?shadows?|shadow free',
+    hardlight: '(?:hard|harsh|stark|glaring) (?:\\p{L}+ )?(?:light|lighting|flash)|bare bulb',
+    softlight: '(?:soft|softly|gentle) (?:diffused? |even |wrapping )?(?:light|lighting)(?! from the (?:screen|phone))|diffused? (?:light|lighting|daylight)',
+    bright: 'brightly lit|flooded with light|dazzlingly bright|blazing with light|bathed in bright light',
+    dark: 'pitch black|pitch dark|in (?:total|complete|near) darkness|unlit|barely lit|almost dark',
+    none: '(?:completely |totally )?shadowless(?: \\p{L}+)?|no shadows? anywhere|(?:totally |completely )?flat (?:even )?(?:light|lighting)|without (?:a |any )?shadows?|shadow free',
     highkey: 'high key(?: light(?:ing)?)?|bright and airy',
     lowkey: 'low key(?: light(?:ing)?)?|near darkness|almost no light',
     back: 'back ?lit|back ?light(?:ing)?|contre jour|lit from behind|light from behind',
     front: 'front lit|front(?:al)? light(?:ing)?|lit from the front|flat on camera flash',
   },
-  'hard none, highkey lowkey, back front, none lowkey',
+  'hard none, highkey lowkey, back front, none lowkey, hardlight softlight, bright dark, highkey dark, lowkey bright',
 )
 
 /** From very near to very far; two steps apart cannot be one picture. */
@@ -74,12 +78,12 @@ const shot = dimension(
   ['framing', 'medium', 'technique'],
   {
     detail: '(?:extreme|very|super) close ?up(?: shot| view| of)?|macro (?:shot|close up|photo(?:graph)?|photography|view)|extreme macro|detail shot',
-    close: '(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)',
+    close: '(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
     mediumClose: 'medium close ?up|bust(?: shot| length)|head and shoulders(?: view| shot| portrait)?|chest up|shoulders up',
     medium: '(?:medium|mid) shot|waist up|from the waist up|half (?:length|body)(?: portrait| shot)?|three quarter length',
     full: 'full (?:body|length|figure)(?: shot| view| portrait)?|full shot|head to (?:toe|foot)',
     wide: '(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view',
-    farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)`,
+    farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)|(?:entire|whole) (?:valley|city|town|village|coast|coastline|landscape|mountain range|island|street|bay|region|country) (?:is )?(?:visible|in view|in frame|below|spread out|shown)|horizon to horizon|from rim to rim`,
   },
   (a, b) => Math.abs(NEARNESS[a]! - NEARNESS[b]!) >= 2,
 )
@@ -88,8 +92,8 @@ const angle = dimension(
   'two viewpoints',
   ['framing', 'action', 'technique'],
   {
-    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking straight down|drone (?:shot|view)`,
-    low: `low angle(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far )?below|worms?['’]?s? eye(?: view)?|camera (?:\\p{L}+ ){0,3}looking up|looking up from (?:the )?(?:ground|floor)|camera low(?: \\p{L}+){0,3}|frog['’]s eye view|ground level(?: view| shot)?`,
+    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking (?:straight )?down (?:on|from|at)|straight down|from (?:the (?:rooftop|ceiling|rafters|sky|tower|treetops)|high up|a balcony|a drone)|view from (?:high |far )?above|ceiling view|drone (?:shot|view)`,
+    low: `low angle(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far )?below|worms?['’]?s? eye(?: view)?|camera (?:\\p{L}+ ){0,3}looking up|looking up from (?:the )?(?:ground|floor)|camera low(?: \\p{L}+){0,3}|(?:camera |lens |view |shot )?(?:at|from) (?:ankle|knee|floor|ground|paw|pavement|cobble|shoe|kerb|mouse) (?:height|level)|from the (?:floor|ground|gutter)|(?:lens|camera) on the (?:floor|ground|pavement)|mouse[’']s view|frog['’]s eye view|ground level(?: view| shot)?`,
     level: 'eye level(?: shot| view)?|at eye level|straight on(?: view)?|head on(?: view)?',
   },
   'high low, high level, low level',
@@ -109,8 +113,8 @@ const focus = dimension(
   'two depths of focus',
   ['technique', 'framing', 'setting', 'light', 'detail'],
   {
-    deep: `everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
-    shallow: '(?:very |extremely |razor )?(?:shallow|thin|narrow) (?:depth of field|focus|dof)|(?:creamy |soft |smooth |heavy )?bokeh|(?:softly |heavily |creamy )?blurr(?:ed|y) (?:background|backdrop|foreground)|(?:background|backdrop) (?:softly |completely )?(?:blurred|blur|melting|out of focus)|out of focus (?:background|backdrop)|razor thin focus|selective focus|[fƒ]/(?:0\\.95|1|1\\.\\d|2|2\\.0)(?!\\d)',
+    deep: `everything (?:is )?(?:in |kept )?(?:tack |pin |razor |crisp |perfect |clear )?(?:in )?(?:sharp|focus|sharp focus|crisp)|all (?:planes|layers) (?:sharp|in focus)|no blur anywhere|(?:sharp|crisp) (?:foreground|near) (?:and|to) (?:background|far)|everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
+    shallow: '(?:very |extremely |razor )?(?:shallow|thin|narrow) (?:depth of field|focus|dof)|(?:creamy |soft |smooth |heavy )?bokeh|(?:softly |heavily |creamy )?blurr(?:ed|y) (?:background|backdrop|foreground)|(?:background|backdrop) (?:softly |completely )?(?:blurred|blur|melting(?: into \\p{L}+)?|dissolv\\p{L}+|out of focus|a blur|lost in blur)|background (?:thrown|gone) out of focus|only (?:the|her|his|one) \\p{L}+ (?:is )?(?:sharp|in focus)|out of focus (?:background|backdrop)|razor thin focus|selective focus|[fƒ]/(?:0\\.95|1|1\\.\\d|2|2\\.0)(?!\\d)',
   },
   'deep shallow',
 )
@@ -119,8 +123,8 @@ const colourfulness = dimension(
   'colour and no colour',
   ['colour', 'medium', 'technique', 'light', 'detail'],
   {
-    none: '(?:in |pure |stark )?black (?:and|&) white|monochrom(?:e|atic)|gr[ae]y ?scale|colou?rless|drained of colou?r|without colou?r',
-    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r`,
+    none: '(?:in |pure |stark )?black (?:and|&) white|monochrom(?:e|atic)|gr[ae]y ?scale|colou?rless|drained of colou?r|without colou?r|sepia(?: toned?| print| monochrome)?|all in gr[ae]y|shades of gr[ae]y',
+    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple)s?(?:(?:,| and) \\p{L}+){0,2}`,
     muted: '(?:muted|faded|washed out|subdued|dull|drab|dusty)(?:,? \\p{L}+)? (?:colou?rs?|palette|tones|hues)|desaturated(?: \\p{L}+)?',
     warm: '(?:all |entirely |strictly )?warm (?:colou?r )?(?:palette|colou?rs|tones|hues)|(?:palette|colours|tones) of (?:reds?|oranges?)(?: and (?:oranges?|golds?|reds?))?',
     cool: '(?:all |entirely |strictly )?(?:cool|cold|icy) (?:colou?r )?(?:palette|colou?rs|tones|hues)',
@@ -132,8 +136,8 @@ const shutter = dimension(
   'two ways to catch movement',
   ['technique', 'action', 'light', 'detail'],
   {
-    long: '(?:very )?long exposure|slow shutter(?: speed)?|bulb exposure|\\d+ ?(?:second|s|min|minute) exposure|(?:motion|light|star) trails|motion blur(?:red)?|smooth(?:ed)? silky water|intentional camera movement',
-    short: '(?:frozen|freeze|arrested) (?:motion|frame|mid ?air|in mid ?air|mid action)|motion frozen|(?:very )?fast shutter(?: speed)?|high speed (?:flash|photograph\\p{L}*|capture)|1/(?:1000|1250|1600|2000|2500|3200|4000|5000|8000)(?: ?s(?:ec(?:ond)?)?)?|stop action|every drop frozen',
+    long: '(?:very )?long exposure|slow shutter(?: speed)?|bulb exposure|\\d+ ?(?:second|s|min|minute) exposure|(?:motion|light|star) trails|motion blur(?:red)?|smooth(?:ed)? silky water|intentional camera movement|streaks? of (?:light|movement)|blurred (?:by|with|in) (?:movement|motion)|smeared by movement',
+    short: '(?:frozen|freeze|arrested) (?:motion|frame|mid ?air|in mid ?air|mid action)|motion frozen|(?:very )?fast shutter(?: speed)?|high speed (?:flash|photograph\\p{L}*|capture)|1/(?:1000|1250|1600|2000|2500|3200|4000|5000|8000)(?: ?s(?:ec(?:ond)?)?)?|stop action|every (?:\\p{L}+ )?(?:\\p{L}+ and )?\\p{L}+ frozen(?: \\p{L}+ sharp)?|frozen (?:razor |pin |tack )?sharp|(?:caught|hanging|suspended|frozen) in mid ?(?:air|leap|step)|frozen mid \\p{L}+',
   },
   'long short',
 )
@@ -142,8 +146,8 @@ const company = dimension(
   'alone and in company',
   ANYWHERE,
   {
-    empty: '(?:completely |utterly |totally )?(?:deserted|unpeopled|uninhabited)|(?:completely |utterly )?empty (?:street|streets|square|beach|room|hall|platform|station|plaza|market|road|carriage|theatre|theater|stadium|park|corridor)|without a soul|not a soul(?: in sight)?|(?:no one|nobody) (?:in sight|about|around)|(?:devoid|empty) of people|abandoned and empty',
-    crowd: 'crowds?(?: of \\p{L}+)?|crowded|throng(?:s|ed|ing)?(?: with \\p{L}+)?|packed with (?:people|\\p{L}+ers|tourists|guests|visitors)|(?:heaving|teeming|swarming|crammed|bustling|busy) (?:with|full of) \\p{L}+|bustling|jostling(?: \\p{L}+)?|hordes(?: of \\p{L}+)?|full of (?:people|shoppers|travellers|tourists|visitors|guests)',
+    empty: '(?:completely |utterly |totally )?(?:deserted|unpeopled|uninhabited)|(?:completely |utterly )?empty (?:\\p{L}+ )?(?:streets?|square|beach|room|hall|platform|station|plaza|market|road|carriage|theatre|theater|stadium|park|corridor|ballroom|church|nave|chapel|classroom|office|restaurant|café|cafe|bar|pub|shop|gallery|museum|library|house|village|town|city|courtyard|quay|pier|harbou?r|playground|pool|stage|auditorium|arena|canteen|kitchen|factory|tram|train|bus|deck|promenade|avenue|alley|bridge|terminal|airport|lobby|dance floor|fairground|waiting room|benches|seats|pews|tables)|without a soul|not a soul(?: in sight)?|(?:no one|nobody) (?:in sight|about|around)|(?:devoid|empty) of people|abandoned and empty|nobody (?:left|there|else)|without (?:any )?(?:people|visitors|passers by)|all alone in the \\p{L}+',
+    crowd: 'crowds?(?: of \\p{L}+)?|crowded|throng(?:s|ed|ing)?(?: with \\p{L}+)?|packed with (?:people|\\p{L}+ers|tourists|guests|visitors)|(?:heaving|teeming|swarming|crammed|bustling|busy) (?:with|full of) \\p{L}+|bustling|jostling(?: \\p{L}+)?|hordes(?: of \\p{L}+)?|full of (?:people|shoppers|travellers|tourists|visitors|guests|dancers|diners|drinkers|passengers|pupils|players|fans)|packed (?:tram|train|bus|carriage|hall|room|theatre|stadium|bar|pub|church|market|platform|stands?|dance floor|house)|standing room only|queue of \\p{L}+',
   },
   'empty crowd',
 )
@@ -153,7 +157,7 @@ const layout = dimension(
   ['framing'],
   {
     centred: '(?:perfectly |dead |exactly )?(?:centred|centered)(?: composition)?|dead cent(?:re|er)|(?:perfectly |strictly )?symmetrical(?: composition)?|perfect symmetry|(?:subject|figure) in the cent(?:re|er)|in the very cent(?:re|er)',
-    offside: 'off cent(?:re|er)|rule of thirds|(?:left|right) of cent(?:re|er)|(?:subject|figure|person) (?:on|at|to) the (?:far )?(?:left|right)|asymmetric(?:al)?(?: composition)?|in the (?:left|right) third',
+    offside: 'off cent(?:re|er)|rule of thirds|(?:left|right) of cent(?:re|er)|(?:subject|figure|person) (?:on|at|to) the (?:far )?(?:left|right)|(?:wildly )?(?:off ?balance|asymmetric(?:al)?)(?: \\p{L}+)?(?: composition| layout)?|in the (?:left|right) third',
     sparse: '(?:minimal|minimalist|sparse|spare|uncluttered) composition|uncluttered|(?:lots|a lot|plenty|great deal) of empty space|vast (?:negative|empty) space',
     dense: '(?:crowded|cluttered|busy|dense|crammed) composition|horror vacui|densely packed(?: composition)?|every inch (?:is )?filled',
   },
@@ -162,12 +166,12 @@ const layout = dimension(
 
 const hairiness = dimension(
   'two faces',
-  ['subject', 'detail'],
+  ['subject', 'detail', 'action'],
   {
     shaven: 'clean shaven|beardless|smooth cheeked|freshly shaved',
     bearded: 'bearded|(?:long|white|gr[ae]y|full|bushy|cropped|red|black|braided|wild|thick|short|tangled|flowing|forked)(?: \\p{L}+)? (?:beard|moustache|mustache|whiskers)|stubble',
     bald: 'bald(?: headed)?|shave[nd] head|hairless',
-    haired: '(?:long|curly|flowing|thick|wavy|straight|tangled|wild|braided|golden|silver|red|dark|gr[ae]y|white)(?: \\p{L}+)? (?:hair|braids?|ponytail|plaits?|locks|curls|mane)|ponytail|mop of hair',
+    haired: '(?:long|curly|flowing|thick|wavy|straight|tangled|wild|braided|golden|silver|red|dark|gr[ae]y|white)(?: \\p{L}+)? (?:hair|braids?|ponytail|plaits?|locks|curls|mane)|ponytail|mop of hair|(?:combing|brushing|braiding|plaiting|tossing) (?:her|his) (?:\\p{L}+ )?(?:hair|curls|locks|braids)|curls',
   },
   'shaven bearded, bald haired',
 )
@@ -176,10 +180,12 @@ const water = dimension(
   'two states of the water',
   ANYWHERE,
   {
-    rough: '(?:rough|stormy|raging|choppy|heaving|wild|mountainous) (?:sea|seas|water|waters|ocean|waves|surf)|(?:huge|towering|crashing|giant|breaking) waves|whitecaps',
-    calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil) (?:sea|seas|water|waters|ocean|lake)|mirror calm|not a ripple',
+    rough: '(?:rough|stormy|raging|choppy|heaving|wild|mountainous) (?:sea|seas|water|waters|ocean|waves|surf)|(?:huge|towering|crashing|giant|breaking) waves|whitecaps|breakers|(?:waves|surf) (?:crash\\p{L}*|pound\\p{L}*|smash\\p{L}*)|swell running high',
+    dry: 'dried (?:up|out)(?: \\p{L}+)?|(?:dry|parched)(?:,? (?:cracked|dusty|empty))* (?:riverbed|river bed|lake ?bed|well|fountain|canal|stream bed|pond|pool)|waterless',
+    flowing: 'rushing (?:\\p{L}+ )?(?:water|rapids|river|stream|torrent)|rapids|torrents?|in (?:full )?(?:flood|spate)|overflowing|gushing \\p{L}+|brimming with water',
+    calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil|motionless|unruffled) (?:sea|seas|water|waters|ocean|lake|surface|pond|harbou?r|bay)|mirror calm|not a ripple|smooth as glass',
   },
-  'rough calm',
+  'rough calm, dry flowing',
 )
 
 const room = dimension(
@@ -192,5 +198,47 @@ const room = dimension(
   'indoors outdoors',
 )
 
+const format = dimension(
+  'two formats',
+  ['framing', 'medium'],
+  {
+    upright: 'portrait (?:orientation|format|mode)|vertical (?:format|composition|frame|poster)|upright format|tall (?:narrow )?format|9:16|2:3|3:4',
+    wide: 'landscape (?:orientation|format|mode)|horizontal (?:format|composition|frame)|(?:very )?wide (?:panoramic )?format|panoramic (?:format|strip)|widescreen|letterbox(?:ed)?|16:9|21:9|3:2',
+    square: 'square (?:format|composition|crop|frame)|1:1',
+  },
+  'upright wide, upright square, wide square',
+)
+
+const moon = dimension(
+  'a moon and none',
+  NOT_THE_FIGURE,
+  {
+    none: 'moonless(?: night)?|no moon|without a moon|new moon',
+    full: '(?:full|huge|bright|rising|harvest|crescent|half) moon|moon(?:light|lit|beams?|rise)',
+  },
+  'none full',
+)
+
+const side = dimension(
+  'two sides for the light to come from',
+  ['light'],
+  {
+    left: '(?:key |main |strong |hard |soft |warm |single |raking )?(?:light|sun|sunlight|lamp|glow)(?:ing)? (?:\\p{L}+ ){0,2}from the (?:upper |lower |far )?left|lit (?:only )?from the left',
+    right: '(?:key |main |strong |hard |soft |warm |single |raking )?(?:light|sun|sunlight|lamp|glow)(?:ing)? (?:\\p{L}+ ){0,2}from the (?:upper |lower |far )?right|lit (?:only )?from the right',
+  },
+  'left right',
+)
+
+const pace = dimension(
+  'moving and still',
+  ['action', 'detail'],
+  {
+    still: 'motionless|perfectly still|(?:standing|sitting|lying|stands|sits|holding) (?:quite |perfectly |stock )?still|rooted to the spot|as still as \\p{L}+|without moving',
+    moving: 'gallop(?:s|ing)|sprint(?:s|ing)|racing|dash(?:es|ing)|whirling|leap(?:s|ing)|charging|(?:runs|running) (?:\\p{L}+ )?(?:fast|hard|away|through|across|along|down|past)|at full (?:speed|gallop|sprint|stretch)',
+    asleep: '(?:fast |sound )?asleep|sleep(?:s|ing)|dozing|slumbering|napping',
+  },
+  'still moving, moving asleep',
+)
+
 /** Everything of which a picture can have one at a time. */
-export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room]
+export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room, format, moon, side, pace]
