@@ -11,13 +11,15 @@ import { type Draft, emptyDraft } from '../src/draft/draft.ts'
 import { applyEdit, invertEdit } from '../src/draft/edit.ts'
 import { completeProfile } from '../src/engine/complete.ts'
 import type { AssociationTable } from '../src/glossary/association-table.ts'
+import type { GlossaryEntry } from '../src/glossary/entry.ts'
 import { fixedFacetsOf } from '../src/phrase/marks.ts'
 import { createReader } from '../src/reader.ts'
 
 const table = (name: string) => readFileSync(new URL(`../tables/${name}.bin`, import.meta.url))
 const reader = createReader(table('words'), table('reader'))
 const associations = JSON.parse(readFileSync(new URL('../tables/associations.json', import.meta.url), 'utf8')) as AssociationTable
-const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations })
+const glossary = JSON.parse(readFileSync(new URL('../tables/glossary.json', import.meta.url), 'utf8')) as GlossaryEntry[]
+const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations, glossary })
 const findings = (draft: Draft, around: Around = {}): Finding[] => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, around)
 const draft = (text: string, rest: Partial<Draft> = {}): Draft => ({ ...emptyDraft(), text, ...rest })
 

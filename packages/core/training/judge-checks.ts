@@ -5,6 +5,7 @@ import { checkDraft } from '../src/check/index.ts'
 import { type Finding, type FindingKind, KINDS, type Place } from '../src/check/finding.ts'
 import { createLanguage } from '../src/check/language.ts'
 import type { AssociationTable } from '../src/glossary/association-table.ts'
+import type { GlossaryEntry } from '../src/glossary/entry.ts'
 import { fixedFacetsOf } from '../src/phrase/marks.ts'
 import { createReader } from '../src/reader.ts'
 import { type Case, type Expected, readCases } from './check-cases.ts'
@@ -13,7 +14,8 @@ const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const table = (name: string) => readFileSync(join(CORE, 'tables', `${name}.bin`))
 const reader = createReader(table('words'), table('reader'))
 const associations = JSON.parse(readFileSync(join(CORE, 'tables/associations.json'), 'utf8')) as AssociationTable
-const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations })
+const glossary = JSON.parse(readFileSync(join(CORE, 'tables/glossary.json'), 'utf8')) as GlossaryEntry[]
+const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations, glossary })
 
 const flat = (text: string) => text.toLowerCase()
 function touches(place: Place | undefined, words: string, { draft }: Case): boolean {

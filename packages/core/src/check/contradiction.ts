@@ -3,6 +3,7 @@ import type { Check, Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
 import { aloneInCompany } from './company.ts'
 import { isMeant } from './meant.ts'
+import { twoNumbers } from './numbers.ts'
 import { twoPostures } from './posture.ts'
 import { removing } from './fixes.ts'
 import { saidOf } from './values/dimension.ts'
@@ -13,9 +14,38 @@ function isElsewhere({ shown }: Checked, { start, end }: TextRange): boolean {
   return /\b(?:after|before|since|until|remembering|awaiting|dreaming of|last|next|ready for|eve of)\s+(?:the |a |an |long |heavy |days of )*$/i.test(shown.slice(0, start)) || /^[- ](?:capped|topped|line|peaks?|watchman|watch|porter|gown|shift|nurse|owl|market|cap|school|train|bus|sky blue|boots|globe|leopard|queen|coat|jacket|collection|garden|palace|olympics|wheat|roll|onion|chicken|spirit)/i.test(shown.slice(end))
 }
 
+/** Terms that the glossary says cannot stand in one picture, beyond what is found already. */
+function excluded(checked: Checked, already: readonly Finding[]): Finding[] {
+  const isFound = ({ start, end }: TextRange) => already.some(({ where, with: other }) => [where, other].some((place) => place?.in === 'text' && place.start < end && place.end > start))
+  const terms = checked.language.exclusions.saidIn(checked.shown).flatMap((found) => {
+    const phrase = checked.phraseAt(found.start)
+    return phrase?.facet === found.value.facet ? [{ ...found, phrase }] : []
+  })
+  const found: Finding[] = []
+  terms.forEach((b, i) => {
+    const a = terms.slice(0, i).find((other) => other.value.excludes.has(b.value.term) && !isMeant(checked.shown, other, b))
+    if (!a || isFound(a) || isFound(b) || found.length) return
+    found.push({
+      kind: 'contradiction',
+      severity: 'stop',
+      where: inText(a),
+      with: inText(b),
+      facet: b.phrase.facet,
+      reason: `“${checked.said(a)}” and “${checked.said(b)}” cannot both show; the picture can have one, and the engine will choose.`,
+      fix: removing(checked, a.phrase === b.phrase ? b : b.phrase),
+    })
+  })
+  return found
+}
+
+/** Whether there is more than one figure, so that one may smile and another weep. */
+const hasSeveral = (checked: Checked): boolean => checked.of('subject').length > 2 || checked.of('subject').some(({ text }) => /\b(?:two|three|four|five|both|and|group|couple|pair|children|men|women|people|twins|sisters|brothers|crowd|family)\b/i.test(text)) || /\b(?:one|the other|another) (?:of them |\p{L}+ )?(?:is |are )?\p{L}+ing\b/iu.test(checked.shown)
+
 export const contradiction: Check = (checked) => {
   const found: Finding[] = []
+  const several = hasSeveral(checked)
   for (const dimension of DIMENSIONS) {
+    if (dimension.ofOne && several) continue
     const { name, clash } = dimension
     const terms = saidOf(checked, dimension).filter((term) => !isElsewhere(checked, term))
     const said = new Set<number>()
@@ -35,5 +65,5 @@ export const contradiction: Check = (checked) => {
       }
     })
   }
-  return [...found, ...aloneInCompany(checked), ...twoPostures(checked)]
+  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...twoPostures(checked), ...twoNumbers(checked)]
 }

@@ -7,6 +7,7 @@ import { edited, removing } from './fixes.ts'
 import { impliedBy } from './leave-out-words.ts'
 
 const NOUN = 1
+const ADJECTIVE = 2
 const WORD = /[\p{L}\p{N}]+(?:[’'-][\p{L}\p{N}]+)*/gu
 const finders = new Map<string, TermFinder<true>>()
 /** Words of a list whose kinds go by another name in the tree of kinds. */
@@ -30,7 +31,7 @@ function* thingsOf(checked: Checked, phrase: Phrase): Generator<Spot & { word: s
     const word = words[i]![0].toLowerCase()
     const next = words[i + 1]
     const joined = next !== undefined && /^\s$/.test(phrase.text.slice(words[i]!.index + word.length, next.index))
-    if (!isNoun(word) || (joined && checked.language.words.find(next![0].toLowerCase())?.main === 0)) continue
+    if (!isNoun(word) || (checked.language.words.find(word)?.main === ADJECTIVE && joined) || (joined && checked.language.words.find(next![0].toLowerCase())?.main === 0)) continue
     yield { start: phrase.start + words[i]!.index, end: phrase.start + words[i]!.index + word.length, phrase, word }
   }
 }

@@ -1,5 +1,7 @@
 import { Associations } from '../glossary/associations.ts'
 import type { AssociationTable } from '../glossary/association-table.ts'
+import type { GlossaryEntry } from '../glossary/entry.ts'
+import { Exclusions } from '../glossary/exclusions.ts'
 import { Kin } from '../glossary/kin.ts'
 import { Known } from '../glossary/known.ts'
 import type { WordTable } from '../read/words/word-table.ts'
@@ -10,12 +12,14 @@ export interface Language {
   kin: Kin
   known: Known
   associations: Associations
+  exclusions: Exclusions
 }
 
 /** The language of the checks from the files of packages/core/tables; `words` are the reader's. @throws when they do not go together. */
-export const createLanguage = (words: WordTable, tables: { kin: Uint8Array; known: Uint8Array; associations: AssociationTable }): Language => ({
+export const createLanguage = (words: WordTable, tables: { kin: Uint8Array; known: Uint8Array; associations: AssociationTable; glossary: readonly GlossaryEntry[] }): Language => ({
   words,
   kin: new Kin(tables.kin, words),
   known: new Known(tables.known),
   associations: new Associations(tables.associations),
+  exclusions: new Exclusions(tables.glossary),
 })

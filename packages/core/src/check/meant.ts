@@ -6,7 +6,7 @@ const APART =
 /** Words by which the second of two things is no more than compared or seen in a glass; they count only close before it. */
 const COMPARED = /\b(?:like|as if|almost|reflect\p{L}*|mirror\p{L}*)\b[^,;]*$/iu
 /** Words that make the whole picture one of two things. */
-export const DIVIDED = /\b(?:diptych|triptych|split[- ](?:screen|image|composition)|side by side|before and after|time[- ]?lapse|four seasons|seasons|double exposure|multiple exposure|sequence|panels?|collage|montage|grid|series of|half .{1,40} half|one half|spot colou?r|selective colou?r|colou?r accent|juxtapos\p{L}*|day and night|night and day|day-to-night|transition\p{L}*|passage of time|surreal\p{L}*)\b/iu
+export const DIVIDED = /\b(?:diptych|triptych|split[- ](?:screen|image|composition)|side by side|before and after|time[- ]?lapse|four seasons|seasons|double exposure|multiple exposure|sequence|(?:two|three|four|comic|several)[- ]panels?|panels|collage|montage|grid|series of|half .{1,40} half|one half|spot colou?r|selective colou?r|colou?r accent|juxtapos\p{L}*|day and night|night and day|day-to-night|transition\p{L}*|passage of time|surreal\p{L}*)\b/iu
 /** What ends a sentence: only within one are two things set against one another by what stands before both. */
 const SENTENCE_END = /[.!?;\n]/
 

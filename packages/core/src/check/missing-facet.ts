@@ -1,6 +1,6 @@
 import type { Facet } from '../facet.ts'
+import type { Phrase } from '../read/reading.ts'
 import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
-import { TermFinder } from '../glossary/term-finder.ts'
 import type { Check, Checked } from './checked.ts'
 import { vagueSubject } from './vague-subject.ts'
 
@@ -29,9 +29,8 @@ const HOW = /\b(?:light|lit|lamp|lamps|lantern|sun\w*|shade|shadow\w*|glow\w*|fl
 const MADE =
   /\b(?:(?:\p{L}+[- ])?(?:photo\p{L}*|painting|paint|drawing|sketch|print|cut|woodcut|linocut|engraving|etching|lithograph|illustration|render\p{L}*|cartoon|comic|anime|manga|poster|collage|mosaic|fresco|tapestry|embroidery|sculpture|relief|icon|miniature|animation|film|still|logo|vector|pixel art|watercolou?r|gouache|tempera|casein|pastel|charcoal|oils?|acrylic|ink|sepia|tintype|origami|stained glass|storybook|picture-book|cover|card|stamp|sticker|infographic|diagram|map|mural|graffiti|plate|sampler|style|styled?))\b/iu
 
-/** Every kind of picture the glossary names, but for words that mean other things as well. */
-const OTHERWISE = new Set('study image picture visual art stamp label badge icon tile map chart sticker render vector'.split(' '))
-const media = new TermFinder(TERMS_BY_FACET.medium.filter((term) => !OTHERWISE.has(term)).map((term) => [term, true] as const))
+/** Kinds of picture the glossary names; one that makes up a phrase by itself is meant as such, whatever the phrase was read as. */
+const media = new Set(TERMS_BY_FACET.medium)
 
 const WHY: Partial<Record<Facet, string>> = {
   subject: 'Nothing says who or what the picture is of; the engine will put in whatever is usual.',
@@ -45,10 +44,14 @@ const nounsOf = (text: string) => text.toLowerCase().match(/\p{L}{3,}/gu) ?? []
 const THINGS = ['person', 'animal', 'building', 'vehicle', 'container', 'tool', 'device', 'furniture', 'implement', 'weapon', 'clothing', 'machine', 'plant', 'food', 'sculpture', 'monument', 'bridge']
 const PLACES = ['location', 'structure', 'geological formation', 'body of water', 'land', 'way', 'region']
 
+const VIEW = /\b(?:landscape|cityscape|seascape|townscape|view|scene|scenery|interior|vista|panorama|map|architectur\p{L}*)\b/iu
+/** Whether a place is what the picture is of: it is said to be a view, or the text begins with the place. */
+const isView = (checked: Checked, phrase: Phrase): boolean => VIEW.test(checked.shown) || checked.phrases.find(({ facet }) => !['medium', 'technique', 'framing', 'mood'].includes(facet)) === phrase
+
 /** What may be the picture's subject though it was read as something else: a place that nothing is put in, and what a view is of. */
 const shownPlaces = (checked: Checked): string[] => [
-  ...checked.of('setting').filter(({ start, text }) => !/background|backdrop/i.test(text) && !/\b(?:in|on|at|inside|outside|under|beneath|beside|by|near|against|behind|before|of)\s+(?:(?:an?|the|some|her|his|its|their)\s+)?$/i.test(checked.shown.slice(0, start))).map(({ text }) => text),
-  ...checked.of('framing').flatMap(({ text }) => /\b(?:of|over|on|across) (.+)$/i.exec(text)?.[1] ?? []),
+  ...checked.of('setting').filter((phrase) => isView(checked, phrase)).filter(({ start, text }) => !/background|backdrop/i.test(text) && !/\b(?:in|on|at|inside|outside|under|beneath|beside|by|near|against|behind|before|of)\s+(?:(?:an?|the|some|her|his|its|their)\s+)?$/i.test(checked.shown.slice(0, start))).map(({ text }) => text),
+  ...checked.of('framing', 'medium').flatMap(({ text }) => /\b(?:of|over|on|across) (.+)$/i.exec(text)?.[1] ?? []),
 ]
 
 /** Whether a facet is said somewhere, if not in the phrase the reading gives it. */
@@ -64,7 +67,7 @@ function isSaid(checked: Checked, facet: Facet): boolean {
     case 'light':
       return HOW.test(text)
     case 'medium':
-      return checked.of('technique').length > 0 || MADE.test(text) || media.find(text).length > 0
+      return checked.of('technique').length > 0 || MADE.test(text) || checked.phrases.some((phrase) => media.has(phrase.text.toLowerCase()))
     default:
       return false
   }

@@ -12,7 +12,7 @@ const MEDIA: Dimension = dimension(
     photograph: `(?:\\p{L}+ )?(?:photo(?:graph)?|photography)|(?:film|movie|cinematic) still|snapshot|photo ?realis(?:m|tic)(?: \\p{L}+)?|polaroid|daguerreotype|tintype|photojournalism`,
     paint: '(?:oil|acrylic|fresco|tempera|egg tempera|encaustic|casein|impasto)(?: painting| portrait| sketch| on canvas| on board)?|oils(?: on canvas)?',
     water: '(?:loose )?(?:water ?colou?r|gouache|aquarelle)(?: painting| illustration| sketch| drawing| wash(?: on paper)?)?|wash drawing',
-    drawing: '(?:pencil|charcoal|ink|pen|chalk|crayon|graphite|line|pastel|ballpoint|silverpoint|colou?red pencil)(?: \\p{L}+)? (?:drawing|sketch|study)|charcoal|pen and ink|colou?red pencil|soft pastel|(?:black )?ink drawing|silverpoint',
+    drawing: '(?:pencil|charcoal|ink|pen|chalk|crayon|graphite|line|pastel|ballpoint|silverpoint|colou?red pencil)(?: \\p{L}+)? (?:drawing|sketch|study)|charcoal(?: drawing| sketch| study)?|pen and ink|colou?red pencil|soft pastel|(?:black )?ink drawing|silverpoint',
     print: '(?:reduction )?(?:lino ?cut|lino print|wood ?cut|wood engraving|wood ?block print|engraving|etching|lithograph|screen ?print|risograph(?: print)?|aquatint|mezzotint|drypoint|block print)',
     render: '3 ?d (?:render(?:ing)?|illustration|model)|cgi|computer render|ray traced render|clay render|voxel art',
     flat: '(?:flat )?vector (?:illustration|art|graphic|drawing)|flat (?:illustration|design)|pixel art|isometric illustration',

@@ -8,7 +8,8 @@ from above, seen from above, overhead, overhead shot, overhead view, top-down, t
 from below, seen from below, low angle, low-angle shot, low-angle view, worm's-eye view, viewed from below
 wide shot, long shot, wide view, establishing shot
 panorama, panoramic, panoramic view, sweeping view
-dusk, twilight, nightfall, gloaming, sundown
+dusk, twilight, nightfall, gloaming
+sunset, sundown, setting sun
 dawn, daybreak, sunrise, first light, break of day, sun-up
 noon, midday, high noon
 golden hour, golden-hour light, warm sunset glow, magic hour

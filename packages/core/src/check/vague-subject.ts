@@ -14,7 +14,8 @@ export const vagueSubject: Check = (checked) => {
   const reason = (said: string) => `“${said}” names nothing that can be drawn; say the thing you see.`
   for (const match of checked.shown.matchAll(VAGUE)) {
     const phrase = checked.phraseAt(match.index) ?? checked.phraseAt(match.index + match[0].length - 1)
-    if (phrase && ['lettering', 'framing', 'technique', 'light', 'colour'].includes(phrase.facet)) continue
+    const opens = !/\p{L}/u.test(checked.shown.slice(0, match.index))
+    if (phrase && !opens && ['lettering', 'framing', 'technique', 'light', 'colour'].includes(phrase.facet)) continue
     const start = match.index
     found.push({ kind: 'vague-subject', severity: 'caution', where: inText({ start, end: start + match[0].trimEnd().length }), facet: 'subject', reason: reason(match[0].trim()) })
   }

@@ -1,3 +1,4 @@
+import type { GlossaryEntry } from '@idolon/core'
 import { type AssociationTable, createLanguage, type Language } from '@idolon/core/check'
 import { createReader, type Reader } from '@idolon/core/reader'
 import { readFile } from 'node:fs/promises'
@@ -13,6 +14,6 @@ export const promptReader = (): Promise<Reader> => (reader ??= Promise.all([tabl
 
 /** What the checks know of the language; its tables are loaded when it is first asked for. */
 export const checkLanguage = (): Promise<Language> =>
-  (language ??= Promise.all([promptReader(), table('kin.bin'), table('known.bin'), table('associations.json')]).then(([{ words }, kin, known, associations]) =>
-    createLanguage(words, { kin, known, associations: JSON.parse(associations.toString('utf8')) as AssociationTable }),
+  (language ??= Promise.all([promptReader(), table('kin.bin'), table('known.bin'), table('associations.json'), table('glossary.json')]).then(([{ words }, kin, known, associations, glossary]) =>
+    createLanguage(words, { kin, known, associations: JSON.parse(associations.toString('utf8')) as AssociationTable, glossary: JSON.parse(glossary.toString('utf8')) as GlossaryEntry[] }),
   ))

@@ -1,7 +1,8 @@
-import { changesFit, changeText, type Draft, type Finding, fixedFacetsOf, outputFor } from '@idolon/core'
+import { changesFit, changeText, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, outputFor } from '@idolon/core'
 import type { Around, AssociationTable } from '@idolon/core/check'
 import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor } from '@idolon/core/reader'
 import associationsUrl from '@idolon/core/tables/associations.json?url'
+import glossaryUrl from '@idolon/core/tables/glossary.json?url'
 import kinUrl from '@idolon/core/tables/kin.bin?url'
 import knownUrl from '@idolon/core/tables/known.bin?url'
 import readerUrl from '@idolon/core/tables/reader.bin?url'
@@ -34,8 +35,8 @@ function readSoon(): void {
 /** The checks and their vocabulary, loaded when they are first asked for. */
 let checking: Promise<(draft: Draft, around: Around) => Finding[]> | undefined
 const checks = (reader: Reader) =>
-  (checking ??= Promise.all([import('@idolon/core/check'), bytes(kinUrl), bytes(knownUrl), bytes(associationsUrl)]).then(([{ checkDraft, createLanguage }, kin, known, associations]) => {
-    const language = createLanguage(reader.words, { kin, known, associations: JSON.parse(new TextDecoder().decode(associations)) as AssociationTable })
+  (checking ??= Promise.all([import('@idolon/core/check'), bytes(kinUrl), bytes(knownUrl), bytes(associationsUrl), bytes(glossaryUrl)]).then(([{ checkDraft, createLanguage }, kin, known, associations, glossary]) => {
+    const language = createLanguage(reader.words, { kin, known, associations: json(associations) as AssociationTable, glossary: json(glossary) as GlossaryEntry[] })
     return (draft, around) => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, around)
   }))
 
@@ -85,6 +86,8 @@ self.onmessage = ({ data }: MessageEvent<ToWorker>) => {
   }
   readSoon()
 }
+
+const json = (given: Uint8Array): unknown => JSON.parse(new TextDecoder().decode(given))
 
 async function bytes(url: string): Promise<Uint8Array> {
   const response = await fetch(url)

@@ -19,17 +19,20 @@ export interface Dimension {
   /** By value, what says it. */
   values: ReadonlyMap<string, RegExp>
   clash: (a: string, b: string) => boolean
+  /** Whether it is of one figure: where there are several, each may have its own. */
+  ofOne: boolean
 }
 
 /**
  * A dimension from what says each of its values and the pairs of values that cannot both show. Patterns stand between
  * word boundaries, ignore case, and may put a hyphen or a space for a space.
  */
-export function dimension(name: string, facets: readonly Facet[], values: Readonly<Record<string, string>>, clashes: string | ((a: string, b: string) => boolean)): Dimension {
+export function dimension(name: string, facets: readonly Facet[], values: Readonly<Record<string, string>>, clashes: string | ((a: string, b: string) => boolean), ofOne = false): Dimension {
   const pairs = typeof clashes === 'string' ? new Set(clashes.split(',').flatMap((pair) => { const [a = '', b = ''] = pair.trim().split(/\s+/); return [`${a} ${b}`, `${b} ${a}`] })) : undefined
   return {
     name,
     facets,
+    ofOne,
     values: new Map(Object.entries(values).map(([value, pattern]) => [value, new RegExp(`(?<![\\p{L}\\p{N}-])(?:${pattern.replace(/\s*\n\s*/g, '').replaceAll(' ', '[ -]')})(?![\\p{L}\\p{N}])`, 'giu')])),
     clash: pairs ? (a, b) => pairs.has(`${a} ${b}`) : (clashes as (a: string, b: string) => boolean),
   }

@@ -15,7 +15,7 @@ const hour = dimension(
     dusk: 'dusk|sunset|sundown|nightfall|twilight|gloaming|last light(?: of (?:day|sunset|the day))?|setting sun|sinking sun|afterglow|sun (?:is |just )?(?:setting|sinking|going down)|sun sets|day[’\u0027]s end|end of (?:the )?day',
     evening: '(?:early |late )?evening(?: light| sun| sunlight)?',
     night: `(?:mid|at |dead of |late at )?night(?: time|time)?(?: sky)?|starry (?:sky|night)|star(?:light|lit|ry)|stars (?:glitter\\p{L}*|twinkl\\p{L}*|shin\\p{L}*|overhead|above|out)|(?:sky|heavens) full of stars|
-      moon(?:light|lit|less|rise|beams?)|(?:full|new|crescent|half) moon|milky way|small hours|witching hour|under the stars|pitch dark|northern lights|aurora(?: borealis)?|(?:after|past|at) midnight|after (?:dark|nightfall)|before dawn|(?:two|three|four) in the (?:morning|night)|night sky|under (?:a|the) (?:full )?moon`,
+      moon(?:light|lit|less|rise|beams?)|(?:full|new|crescent|half) moon|milky way|small hours|witching hour|under the stars|pitch dark|northern lights|aurora(?: borealis)?|(?:after|past|at) midnight|after (?:dark|nightfall)|before dawn|(?:two|three|four) in the (?:morning|night)|(?:black|starlit|night|inky) sky|city lights|under (?:a|the) (?:full )?moon`,
     sun: '(?:bright |blazing |hot |strong |brilliant |glaring |dazzling )?sun(?:light|lit|shine|ny|beams?|drenched|bathed|rays?)|(?:broad |bright )?daylight|(?:blazing|scorching|glaring|baking|hot|bright) sun',
     golden: 'golden hour',
     blue: 'blue hour',
@@ -29,9 +29,9 @@ const season = dimension(
   ANYWHERE,
   {
     spring: '(?:early |late |first )?spring(?:time)?(?: blossom| morning| day| rain)?|april|apple blossom|cherry blossoms?|in (?:full |first )?blossom|springtide|snowdrops|crocuses|daffodils|new lambs|budding (?:trees|branches)',
-    summer: '(?:mid ?|high |late |early )?summer(?:time)?(?: heat| sun| day)?|(?:ripe|ripening) (?:peaches|cherries|strawberries|corn|wheat)|heat ?wave|dog days|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
+    summer: '(?:mid ?|high |late |early )?summer(?:time)?(?: heat| sun| day)?|(?:ripe|ripening) (?:peaches|cherries|strawberries|corn|wheat)|heat ?wave|dog days|tropical(?: heat| sun)?|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
     autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september|bare autumn branches|windfalls|conkers|leaves (?:turning|falling)',
-    winter: '(?:mid ?|deep |late |early )?winter(?:time|y|s day)?|ice skat\\p{L}*|skating on|january|february|december|midwinter',
+    winter: '(?:mid ?|deep |late |early )?winter(?:time|y|s day)?|icy (?:air|wind|cold|road|street)s?|breath (?:steaming|visible)|(?:building|build) a snowman|snowman|ice skat\\p{L}*|skating on|january|february|december|midwinter',
     snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|knee deep in snow|snow (?:on|covers?|lies|under) \\p{L}+|frozen (?:lake|river|pond|canal|ground|fountain)|sleet',
   },
   'spring summer, spring autumn, spring winter, summer autumn, summer winter, summer snow, autumn winter',
@@ -47,10 +47,11 @@ const weather = dimension(
     storm: '(?:thunder|raging |violent )?storm(?:y|s)?|tempest(?:uous)?|hurricane|gale|typhoon|squall|lightning',
     fog: '(?:thick |dense |heavy )?(?:fog(?:gy|bound)?|mist hides \\p{L}+)|pea soup|cannot see (?:a|ten) \\p{L}+ ahead',
     blizzard: 'blizzard|snowstorm|white ?out',
+    dry: 'bone ?dry(?: \\p{L}+)?|dusty (?:road|street|ground|earth)|parched \\p{L}+|without a drop of rain',
     still: 'windless|dead calm|no wind|still air|perfectly still|glassy (?:calm|water|sea)|mirror calm|not a breath of wind',
     windy: 'wind(?:y|swept|blown|s howling)|gust(?:y|s)|(?:strong|howling|fierce|high) winds?|gale|blustery|squall',
   },
-  'clear overcast, clear rain, clear storm, clear fog, clear blizzard, still windy, still storm, still blizzard',
+  'clear overcast, clear rain, clear storm, clear fog, clear blizzard, dry rain, still windy, still storm, still blizzard',
 )
 
 const shadow = dimension(
@@ -64,7 +65,7 @@ const shadow = dimension(
     dark: 'pitch black|pitch dark|in (?:total|complete|near) darkness|unlit|barely lit|almost dark',
     none: '(?:completely |totally )?shadowless(?: \\p{L}+)?|no shadows? anywhere|(?:totally |completely )?flat (?:even )?(?:light|lighting)|without (?:a |any )?shadows?|shadow free',
     highkey: 'high key(?: light(?:ing)?)?|bright and airy',
-    lowkey: 'low key(?: light(?:ing)?)?|near darkness|almost no light',
+    lowkey: 'low key(?: light(?:ing)?)?|near darkness|almost no light|(?:almost |nearly )?everything (?:lost )?in (?:black|shadow|darkness)|lost in (?:black|shadow|darkness)',
     back: 'back ?lit|back ?light(?:ing)?|contre jour|lit from behind|light from behind',
     front: 'front lit|front(?:al)? light(?:ing)?|lit from the front|flat on camera flash',
   },
@@ -77,13 +78,13 @@ const shot = dimension(
   'two distances',
   ['framing', 'medium', 'technique'],
   {
-    detail: '(?:extreme|very|super) close ?up(?: shot| view| of)?|macro (?:shot|close up|photo(?:graph)?|photography|view)|extreme macro|detail shot',
-    close: '(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
+    detail: '(?:extreme|very|super) close ?up(?: shot| view| of)?|macro(?: of)?|macro (?:shot|close up|photo(?:graph)?|photography|view)|extreme macro|detail shot',
+    close: '(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|cropped (?:at|to) the (?:shoulders?|neck|chin)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
     mediumClose: 'medium close ?up|bust(?: shot| length)|head and shoulders(?: view| shot| portrait)?|chest up|shoulders up',
     medium: '(?:medium|mid) shot|waist up|from the waist up|half (?:length|body)(?: portrait| shot)?|three quarter length',
     full: 'full (?:body|length|figure)(?: shot| view| portrait)?|full shot|head to (?:toe|foot)',
     wide: '(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view',
-    farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)|(?:entire|whole) (?:valley|city|town|village|coast|coastline|landscape|mountain range|island|street|bay|region|country) (?:is )?(?:visible|in view|in frame|below|spread out|shown)|horizon to horizon|from rim to rim`,
+    farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?(?:\\p{L}+ )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)|(?:entire|whole) (?:valley|city|town|village|coast|coastline|landscape|mountain range|island|street|bay|region|country) (?:is )?(?:visible|in view|in frame|below|spread out|shown)|horizon to horizon|from rim to rim`,
   },
   (a, b) => Math.abs(NEARNESS[a]! - NEARNESS[b]!) >= 2,
 )
@@ -92,7 +93,7 @@ const angle = dimension(
   'two viewpoints',
   ['framing', 'action', 'technique'],
   {
-    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking (?:straight )?down (?:on|from|at)|straight down|from (?:the (?:rooftop|ceiling|rafters|sky|tower|treetops)|high up|a balcony|a drone)|view from (?:high |far )?above|ceiling view|drone (?:shot|view)`,
+    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking (?:straight )?down (?:on|from|at)|straight down|from (?:the (?:rooftop|ceiling|rafters|sky|tower|treetops)|high up|a balcony|a drone)|view from (?:high |far )?above|ceiling view|drone (?:shot|view)|(?:seen |viewed )?from (?:a|the) (?:helicopter|plane|aeroplane|balloon|air|rooftops|church tower|hilltop)`,
     low: `low angle(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far )?below|worms?['’]?s? eye(?: view)?|camera (?:\\p{L}+ ){0,3}looking up|looking up from (?:the )?(?:ground|floor)|camera low(?: \\p{L}+){0,3}|(?:camera |lens |view |shot )?(?:at|from) (?:ankle|knee|floor|ground|paw|pavement|cobble|shoe|kerb|mouse) (?:height|level)|from the (?:floor|ground|gutter)|(?:lens|camera) on the (?:floor|ground|pavement)|mouse[’']s view|frog['’]s eye view|ground level(?: view| shot)?`,
     level: 'eye level(?: shot| view)?|at eye level|straight on(?: view)?|head on(?: view)?',
   },
@@ -107,6 +108,7 @@ const gaze = dimension(
     away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut',
   },
   'viewer away',
+  true,
 )
 
 const focus = dimension(
@@ -174,6 +176,7 @@ const hairiness = dimension(
     haired: '(?:long|curly|flowing|thick|wavy|straight|tangled|wild|braided|golden|silver|red|dark|gr[ae]y|white)(?: \\p{L}+)? (?:hair|braids?|ponytail|plaits?|locks|curls|mane)|ponytail|mop of hair|(?:combing|brushing|braiding|plaiting|tossing) (?:her|his) (?:\\p{L}+ )?(?:hair|curls|locks|braids)|curls',
   },
   'shaven bearded, bald haired',
+  true,
 )
 
 const water = dimension(
@@ -229,6 +232,17 @@ const side = dimension(
   'left right',
 )
 
+const expression = dimension(
+  'two faces',
+  ['action', 'detail', 'subject', 'mood'],
+  {
+    glad: '(?:smil|grinn|laugh|beam|giggl|chuckl)(?:s|es|ing)(?: \\p{L}+ly)?|(?:broad|wide|big) (?:smile|grin)|all smiles',
+    sad: '(?:weep|sobb|cry|wail|scowl|frown|grimac)(?:s|es|ing)(?: \\p{L}+ly)?|in tears|tear ?stained|heartbroken|grim ?faced|screaming in (?:fear|terror|rage)',
+  },
+  'glad sad',
+  true,
+)
+
 const pace = dimension(
   'moving and still',
   ['action', 'detail'],
@@ -238,7 +252,8 @@ const pace = dimension(
     asleep: '(?:fast |sound )?asleep|sleep(?:s|ing)|dozing|slumbering|napping',
   },
   'still moving, moving asleep',
+  true,
 )
 
 /** Everything of which a picture can have one at a time. */
-export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room, format, moon, side, pace]
+export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room, format, moon, side, pace, expression]

@@ -64,7 +64,7 @@ export const listLength = (list: string): number => SETTINGS_FOLLOW.exec(list)?.
 const SIGNS = /(?<![a-z])(?:not?|without|zero|unwanted|leave[ -]out|(?:exclu|avoid|neg)\w*)(?![a-z])|n['’]t/i
 
 /** What is said by a negation, and leaves nothing out: “no longer”, “with no name”. */
-export const IDIOM = /^(?:(?:there (?:is|are) )?no (?:longer|doubt|matter|wonder|name|one knows|bigger than|more than|other than|less than|idea|end|hurry|rush|time)|not (?:only|a word|quite|yet|far|long|alone|unlike)|nothing but|without (?:end|a word|warning|hurry|pause|looking|thinking|effort)|never mind|nobody but)\b/i
+export const IDIOM = /^(?:(?:there (?:is|are) )?no (?:longer|doubt|matter|wonder|name|one knows|bigger than|more than|other than|less than|idea|end|hurry|rush|time)|not (?:only|a soul|a word|quite|yet|far|long|alone|unlike)|nothing but|without (?:end|a word|warning|hurry|pause|looking|thinking|effort)|never mind|nobody but)\b/i
 
 /** What a stretch of text says is not to be shown, in order, never overlapping; entries are bare words. */
 export function findLeaveOuts(text: string): FoundLeaveOut[] {
