@@ -26,6 +26,8 @@ export class Checked {
   readonly noise: readonly Noise[]
   /** The text as long as it was, with spaces where something is off or no part of the picture. */
   readonly shown: string
+  /** The same in lower case, place by place. */
+  readonly lower: string
   readonly rules: HouseRules
   readonly engine: EngineProfile | undefined
   readonly ownWords: ReadonlySet<string>
@@ -41,6 +43,9 @@ export class Checked {
     this.noise = reading.noise.filter((one) => !off(one))
     const hidden = [...draft.marks.filter(({ kind }) => kind === 'off').map(({ from, to }) => ({ start: from, end: to })), ...reading.noise]
     this.shown = hidden.reduce(blank, draft.text)
+    const lower = this.shown.toLowerCase()
+    // A few letters grow when they are made small; then places would not fit.
+    this.lower = lower.length === this.shown.length ? lower : this.shown
     this.engine = engine
     this.rules = rules ?? NO_RULES
     this.ownWords = ownWords ?? new Set()

@@ -1,4 +1,3 @@
-import { TermFinder } from '../glossary/term-finder.ts'
 import type { Check, Checked } from './checked.ts'
 import { fightsLeaveOut } from './fights-leave-out.ts'
 import { inText } from './finding.ts'
@@ -14,33 +13,40 @@ const UNWANTED: readonly { what: RegExp; against: RegExp }[] = [
   { what: /\b(?:youth|young)\b/i, against: /\b(?:old|elderly|aged|ancient)\b/i },
 ]
 
-const finders = new Map<string, TermFinder<true>>()
-function finderOf(words: string): TermFinder<true> {
-  let own = finders.get(words)
-  if (!own) finders.set(words, (own = new TermFinder([[words, true]])))
-  if (finders.size > 2_000) finders.clear()
-  return own
-}
+const WORD = /\p{L}+/gu
+const singular = (word: string) => word.replace(/ies$/, 'y').replace(/(?<=ch|sh|x|ss)es$/, '').replace(/(?<!s)s$/, '')
+const wordsOf = (said: string) => [...said.toLowerCase().matchAll(WORD)].map(([word]) => singular(word))
 
-/** Whether an entry of the leave-out list rules a companion out: by its words, by what it implies, or as a kind of it. */
-const rulesOut = ({ language }: Checked, entry: string, what: string): boolean =>
-  finderOf(entry).find(what).length > 0 || finderOf(what).find(entry).length > 0 || (impliedBy(entry)?.find(what).length ?? 0) > 0 || (!entry.includes(' ') && language.kin.below(what, entry) > 0)
+/** Whether an entry rules a companion out: by its words, by what it implies, or as a kind of it. Remembered, since drafts of one project share their lists. */
+const answers = new Map<string, boolean>()
+function rulesOut({ language }: Checked, entry: string, what: string): boolean {
+  const key = `${entry}|${what}`
+  let known = answers.get(key)
+  if (known === undefined) {
+    const [own, its] = [wordsOf(entry), wordsOf(what)]
+    known = (own.length > 0 && own.every((word) => its.includes(word))) || its.every((word) => own.includes(word)) || (impliedBy(entry)?.find(what).length ?? 0) > 0 || (own.length === 1 && language.kin.below(what, entry) > 0)
+    if (answers.size > 20_000) answers.clear()
+    answers.set(key, known)
+  }
+  return known
+}
 
 export const dragsIn: Check = (checked) => {
   const { associations } = checked.language
   const list = checked.draft.leaveOut.map((entry) => ({ entry, bare: bareEntry(entry).toLowerCase() }))
   /** Entries that the text asks for outright: what a word might bring beside them is no news. */
+  let said: Set<string> | undefined
   let fought: Set<string> | undefined
   const isFought = (entry: string) => (fought ??= new Set(fightsLeaveOut(checked).map((finding) => (finding.with?.in === 'leaveOut' ? finding.with.entry : '')))).has(entry)
   return checked.of('subject', 'setting', 'detail').flatMap((phrase) => {
     for (const { start, end, term } of associations.termsIn(checked.shown.slice(phrase.start, phrase.end))) {
       for (const { what, strength } of associations.companions(term)) {
-        // What is said anyway is wanted.
-        if (strength < SURE[phrase.facet as keyof typeof SURE] || finderOf(what).find(checked.shown).length) continue
+        if (strength < SURE[phrase.facet as keyof typeof SURE]) continue
         const ruled = list.find(({ bare }) => rulesOut(checked, bare, what))
         const against = phrase.facet === 'subject' ? UNWANTED.find((one) => one.what.test(what))?.against : undefined
         const clash = against?.exec(phrase.text)?.[0] ?? against?.exec(checked.shown)?.[0]
-        if ((!ruled || isFought(ruled.entry)) && !clash) continue
+        // What is said anyway is wanted.
+        if ((!ruled && !clash) || wordsOf(what).every((word) => (said ??= new Set(wordsOf(checked.shown))).has(word)) || (ruled && !clash && isFought(ruled.entry))) continue
         const [without] = associations.without(term, what)
         return [
           {

@@ -24,7 +24,8 @@ interface Spot {
 }
 
 /** Nouns of a phrase that stand for a thing, not those that only say of which kind another is: “tram” of “tram in rain”, not “paper” of “paper boat”. */
-function* thingsOf(checked: Checked, phrase: Phrase): Generator<Spot & { word: string }> {
+type Thing = Spot & { word: string }
+function* thingsOf(checked: Checked, phrase: Phrase): Generator<Thing> {
   const words = [...phrase.text.matchAll(WORD)]
   const isNoun = (word: string) => ((checked.language.words.find(word)?.classes ?? 0) & NOUN) !== 0
   for (let i = 0; i < words.length; i++) {
@@ -39,14 +40,14 @@ function* thingsOf(checked: Checked, phrase: Phrase): Generator<Spot & { word: s
 const looksLikeAName = (checked: Checked, said: string) => /^\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)+/u.test(said) && !checked.language.words.find(/\p{L}+$/u.exec(/^\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)+/u.exec(said)?.[0] ?? '')?.[0].toLowerCase() ?? '')
 
 /** Where a text asks for what an entry of the leave-out list rules out. */
-function spotsOf(checked: Checked, entry: string): Spot[] {
+function spotsOf(checked: Checked, entry: string, things: ReadonlyMap<Phrase, readonly Thing[]>): Spot[] {
   const bare = (entriesOf(entry)[0] ?? entry).toLowerCase()
   let own = finders.get(bare)
   if (!own) finders.set(bare, (own = new TermFinder([[bare, true]])))
   if (finders.size > 2_000) finders.clear()
   const facets = ['subject', 'action', 'detail', 'setting', 'moment', 'light', 'colour', 'medium', 'technique', 'mood', 'lettering', 'framing'] as const
   // A word that only says of which kind another thing is does not count: “paper” of “paper lantern”.
-  const isThing = (spot: Spot) => bare.includes(' ') || ((checked.language.words.find(bare)?.classes ?? 0) & NOUN) === 0 || [...thingsOf(checked, spot.phrase)].some((thing) => thing.start === spot.start)
+  const isThing = (spot: Spot) => bare.includes(' ') || ((checked.language.words.find(bare)?.classes ?? 0) & NOUN) === 0 || (things.get(spot.phrase) ?? []).some((thing) => thing.start === spot.start)
   const implied = impliedBy(bare)
   const spots: Spot[] = [...checked.terms(own, facets).filter(isThing), ...(implied ? checked.terms(implied, facets) : [])]
   if (/^(?:text|texts|letters|lettering|words|writing|typography|any text|readable text|captions?)$/.test(bare)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
@@ -56,7 +57,7 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
     const kindFacts = checked.language.words.find(kind)
     if (kindFacts && kindFacts.classes & NOUN) {
       for (const phrase of concrete) {
-        for (const thing of thingsOf(checked, phrase)) {
+        for (const thing of things.get(phrase) ?? []) {
           const sure = checked.language.kin.below(thing.word, kind)
           if (LIVING.has(kind) && MADE_OF.test(checked.shown.slice(Math.max(0, thing.start - 40), thing.start))) continue
           if (sure > 0 || (sure < 0 && kind !== 'person' && checked.language.kin.below(thing.word, kind, true) > 0)) spots.push(thing)
@@ -70,8 +71,9 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
 
 export const fightsLeaveOut: Check = (checked) => {
   const found: Finding[] = []
+  const things = new Map(checked.draft.leaveOut.length ? checked.phrases.map((phrase) => [phrase, [...thingsOf(checked, phrase)]] as const) : [])
   for (const entry of checked.draft.leaveOut) {
-    for (const spot of spotsOf(checked, entry)) {
+    for (const spot of spotsOf(checked, entry, things)) {
       if (found.some(({ where }) => where?.in === 'text' && where.start < spot.end && where.end > spot.start)) continue
       const said = checked.said(spot)
       const same = said.toLowerCase() === entry.toLowerCase()

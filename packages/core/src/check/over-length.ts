@@ -1,10 +1,17 @@
-import { outputFor } from '../output/output.ts'
+import type { Draft } from '../draft/draft.ts'
+import type { EngineProfile } from '../engine/profile.ts'
+import { lengthIn, outputFor } from '../output/output.ts'
 import type { Check } from './checked.ts'
 import { inText } from './finding.ts'
 
+/** How much longer than its draft an output can be: leading words, exclusions worded as what is there, emphasis by repetition. */
+const LONGER = 3
+/** Whether a draft cannot pass a limit however it is said, so that it need not be said to know. */
+const isFarBelow = ({ text, leaveOut }: Draft, { unit, max }: NonNullable<EngineProfile['limit']>): boolean => lengthIn(unit, `${text} ${leaveOut.join(' ')}`) * LONGER + 60 < max
+
 export const overLength: Check = (checked) => {
   const { engine, draft, phrases, reading, language } = checked
-  if (!engine?.limit) return []
+  if (!engine?.limit || isFarBelow(draft, engine.limit)) return []
   const { cut } = outputFor(draft, engine, { reading, words: language.words })
   if (cut.length === 0) return []
   const lost = phrases.filter(({ start, end }) => cut.some((range) => range.start < end && range.end > start))

@@ -17,11 +17,13 @@ const stem = (word: string) => word.toLowerCase().replace(/(?:ies)$/, 'y').repla
 const EMPTY = new Set('each every one two three other same some more most very his her its their another'.split(' '))
 const wordsOf = (said: string) => (said.match(WORD) ?? []).filter((word) => !isFunctionWord(word.toLowerCase()) && !EMPTY.has(word.toLowerCase())).map(stem)
 
-/** Whether one phrase says nothing that another has not said: all its words are the other's. */
-function isWithin(a: Phrase, b: Phrase): boolean {
-  const [own, other] = [wordsOf(a.text), new Set(wordsOf(b.text))]
-  return own.length > 0 && (own.length > 1 || a.facet !== 'subject') && own.every((word) => other.has(word))
+/** A phrase with its words that say something. */
+interface Worded {
+  phrase: Phrase
+  words: string[]
 }
+/** Whether one phrase says nothing that another has not said: all its words are the other's. */
+const isWithin = (a: Worded, b: Worded): boolean => a.words.length > 0 && (a.words.length > 1 || a.phrase.facet !== 'subject') && a.words.every((word) => b.words.includes(word))
 
 /** The part of a place that can go without hurting what stands beside it: its whole phrase when that says no more. */
 const extraOf = (checked: Checked, range: TextRange & { phrase: Phrase }): TextRange => {
@@ -45,12 +47,13 @@ export const repeated: Check = (checked) => {
     })
   }
   const whole = (phrase: Phrase) => ({ start: phrase.start, end: phrase.end, phrase })
-  checked.phrases.forEach((b, i) => {
-    if (b.facet === 'lettering') return
-    for (const a of checked.phrases.slice(0, i)) {
-      if (a.facet !== b.facet || covered(b)) continue
-      if (isWithin(b, a)) add(whole(a), whole(b), wordsOf(a.text).join() === wordsOf(b.text).join())
-      else if (isWithin(a, b) && wordsOf(a.text).length > 1) add(whole(b), whole(a), false)
+  const all = checked.phrases.map((phrase): Worded => ({ phrase, words: wordsOf(phrase.text) }))
+  all.forEach((b, i) => {
+    if (b.phrase.facet === 'lettering') return
+    for (const a of all.slice(0, i)) {
+      if (a.phrase.facet !== b.phrase.facet || covered(b.phrase)) continue
+      if (isWithin(b, a)) add(whole(a.phrase), whole(b.phrase), a.words.join() === b.words.join())
+      else if (isWithin(a, b) && a.words.length > 1) add(whole(b.phrase), whole(a.phrase), false)
     }
   })
   const terms = groups.find(checked.shown).flatMap((term) => {

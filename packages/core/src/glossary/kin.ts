@@ -30,6 +30,8 @@ export function packKin(senses: readonly (readonly number[])[], parents: readonl
 export class Kin {
   readonly #parents: Uint16Array
   readonly #senses: Uint16Array
+  /** Answers, since a draft asks the same of each word after every key. */
+  readonly #known = new Map<string, number>()
 
   /** @throws when the bytes do not go with the table of words. */
   constructor(
@@ -54,6 +56,17 @@ export class Kin {
    * its commonest sense alone unless `anySense`; phrases count by their head.
    */
   below(noun: string, kind: string, anySense = false): number {
+    const key = `${noun}|${kind}|${anySense}`
+    let steps = this.#known.get(key)
+    if (steps === undefined) {
+      steps = this.#stepsBelow(noun, kind, anySense)
+      if (this.#known.size >= REMEMBERED) this.#known.clear()
+      this.#known.set(key, steps)
+    }
+    return steps
+  }
+
+  #stepsBelow(noun: string, kind: string, anySense: boolean): number {
     const kinds = this.#sensesOf(headOf(kind))
     const own = this.#sensesOf(headOf(noun))
     // Level by level, so that the nearest way up counts.
@@ -66,3 +79,4 @@ export class Kin {
   }
 }
 const MOST_STEPS = 24
+const REMEMBERED = 40_000

@@ -24,8 +24,8 @@ export interface Dimension {
 }
 
 /**
- * A dimension from what says each of its values and the pairs of values that cannot both show. Patterns stand between
- * word boundaries, ignore case, and may put a hyphen or a space for a space.
+ * A dimension from what says each of its values and the pairs of values that cannot both show. Patterns are
+ * lower case, stand between word boundaries, and may put a hyphen or a space for a space.
  */
 export function dimension(name: string, facets: readonly Facet[], values: Readonly<Record<string, string>>, clashes: string | ((a: string, b: string) => boolean), ofOne = false): Dimension {
   const pairs = typeof clashes === 'string' ? new Set(clashes.split(',').flatMap((pair) => { const [a = '', b = ''] = pair.trim().split(/\s+/); return [`${a} ${b}`, `${b} ${a}`] })) : undefined
@@ -33,7 +33,7 @@ export function dimension(name: string, facets: readonly Facet[], values: Readon
     name,
     facets,
     ofOne,
-    values: new Map(Object.entries(values).map(([value, pattern]) => [value, new RegExp(`(?<![\\p{L}\\p{N}-])(?:${pattern.replace(/\s*\n\s*/g, '').replaceAll(' ', '[ -]')})(?![\\p{L}\\p{N}])`, 'giu')])),
+    values: new Map(Object.entries(values).map(([value, pattern]) => [value, new RegExp(`(?<![\\p{L}\\p{N}-])(?:${pattern.replace(/\s*\n\s*/g, '').replaceAll(' ', '[ -]')})(?![\\p{L}\\p{N}])`, 'gu')])),
     clash: pairs ? (a, b) => pairs.has(`${a} ${b}`) : (clashes as (a: string, b: string) => boolean),
   }
 }
@@ -41,7 +41,7 @@ export function dimension(name: string, facets: readonly Facet[], values: Readon
 /** What a draft says of a dimension, in the order of the text; of two that overlap the longer. */
 export function saidOf(checked: Checked, { facets, values }: Dimension): Said[] {
   const all = [...values].flatMap(([value, pattern]) =>
-    [...checked.shown.matchAll(pattern)].flatMap((match) => {
+    [...checked.lower.matchAll(pattern)].flatMap((match) => {
       const phrase = checked.phraseAt(match.index) ?? checked.phraseAt(match.index + match[0].length - 1)
       return phrase && facets.includes(phrase.facet) ? [{ start: match.index, end: match.index + match[0].length, value, phrase }] : []
     }),
