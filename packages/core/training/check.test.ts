@@ -117,3 +117,15 @@ describe('any draft', () => {
     )
   }, 60_000)
 })
+
+describe('a fix takes out no more than it must', () => {
+  const fixed = (text: string) => {
+    const of = draft(text)
+    const [finding] = findings(of).filter(({ kind }) => kind === 'era-clash')
+    return finding?.fix?.edits.reduce(applyEdit, of).text
+  }
+  it('one thing of several, with the word that leads to it', () => {
+    expect(fixed('a Victorian parlour with a television and a brass lamp, engraving, gas light')).toBe('a Victorian parlour with a brass lamp, engraving, gas light')
+    expect(fixed('a Victorian parlour with a brass lamp and a television, engraving, gas light')).toBe('a Victorian parlour with a brass lamp, engraving, gas light')
+  })
+})

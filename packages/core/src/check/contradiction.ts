@@ -1,5 +1,6 @@
 import type { TextRange } from '../text-range.ts'
 import type { Check, Checked } from './checked.ts'
+import type { Phrase } from '../read/reading.ts'
 import { type Finding, inText } from './finding.ts'
 import { aloneInCompany } from './company.ts'
 import { isMeant } from './meant.ts'
@@ -49,10 +50,13 @@ export const contradiction: Check = (checked) => {
     const { name, clash } = dimension
     const terms = saidOf(checked, dimension).filter((term) => !isElsewhere(checked, term))
     const said = new Set<number>()
+    const told = new Set<Phrase>()
     terms.forEach((a, i) => {
       for (const b of terms.slice(i + 1)) {
-        if (said.has(b.start) || !clash(a.value, b.value) || isMeant(checked.shown, a, b)) continue
+        // One phrase is told once, however many of its words say the same.
+        if (said.has(b.start) || (a.phrase !== b.phrase && told.has(b.phrase)) || !clash(a.value, b.value) || isMeant(checked.shown, a, b)) continue
         said.add(b.start)
+        told.add(b.phrase)
         found.push({
           kind: 'contradiction',
           severity: 'stop',

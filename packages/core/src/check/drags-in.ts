@@ -47,7 +47,6 @@ export const dragsIn: Check = (checked) => {
         const clash = against?.exec(phrase.text)?.[0] ?? against?.exec(checked.shown)?.[0]
         // What is said anyway is wanted.
         if ((!ruled && !clash) || wordsOf(what).every((word) => (said ??= new Set(wordsOf(checked.shown))).has(word)) || (ruled && !clash && isFought(ruled.entry))) continue
-        const [without] = associations.without(term, what)
         return [
           {
             kind: 'drags-in' as const,
@@ -55,7 +54,7 @@ export const dragsIn: Check = (checked) => {
             where: inText({ start: phrase.start + start, end: phrase.start + end }),
             ...(ruled ? { with: { in: 'leaveOut' as const, entry: ruled.entry } } : {}),
             facet: phrase.facet,
-            reason: `“${term}” commonly brings ${what}, ${ruled ? 'which the leave-out list does not want' : `against “${clash!}”`}; ${without ? `say what it has instead, or “${without.text}”.` : 'say what it has instead.'}`,
+            reason: `“${term}” commonly brings ${what}, ${ruled ? 'which the leave-out list does not want' : `against “${clash!}”`}; say what it has instead, or say it without the word.`,
           },
         ]
       }

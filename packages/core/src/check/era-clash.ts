@@ -3,7 +3,7 @@ import type { Check } from './checked.ts'
 import { eraEntries, periodsIn } from './era/periods.ts'
 import { THINGS } from './era/things.ts'
 import { inText } from './finding.ts'
-import { removing } from './fixes.ts'
+import { removingItem } from './item.ts'
 
 const things = new TermFinder(eraEntries(THINGS))
 /** Years either way that prove nothing; the older the period, the vaguer what is known of it. */
@@ -35,7 +35,7 @@ export const eraClash: Check = (checked) => {
         with: inText(period),
         facet: thing.phrase.facet,
         reason: early ? `There ${/[^s]s$/.test(thing.term) ? 'were' : 'was'} no ${thing.term} before about ${year(thing.value.from)}, and “${checked.said(period)}” is earlier.` : `A ${thing.term} had gone by about ${year(thing.value.to)}, before “${checked.said(period)}”.`,
-        fix: removing(checked, thing.phrase),
+        fix: removingItem(checked, thing),
       },
     ]
   })

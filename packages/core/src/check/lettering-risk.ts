@@ -33,7 +33,7 @@ export const letteringRisk: Check = (checked) => {
       severity: 'caution',
       where: inText(phrase),
       facet: 'lettering',
-      reason: well ? `${checked.engine!.name} spells about ${well} words well; these are ${words}.` : `Engines misspell: “${phrase.text}” may come out as almost these letters. Keep it short, or set the words afterwards.`,
+      reason: well ? `${checked.engine!.name} spells about ${well} words well; these are ${words}.` : `Engines misspell: “${/["“]([^"”]{2,})/.exec(phrase.text)?.[1] ?? phrase.text}” may come out as almost these letters. Keep it short, or set the words afterwards.`,
     })
   }
   for (const carrier of checked.terms(CARRIERS, ['subject', 'action', 'detail', 'setting', 'light'])) {

@@ -1,6 +1,7 @@
 import { listed, TermFinder } from '../glossary/term-finder.ts'
 import type { Check } from './checked.ts'
 import { inText } from './finding.ts'
+import { replacementOf } from './fixes.ts'
 
 const FAR =
   /\b(?:extreme wide|very wide|extreme long|very long|wide|long|establishing|aerial|drone|satellite|panoram\p{L}*|bird['’]?s-eye)\b.{0,24}?\b(?:shot|view|vista|panorama|angle on)?|\bpanorama\b|\bpanoramic\b|\bvast\b|\bfar away\b|\bfar off\b|\bin the (?:far )?distance\b|\bdistant\b|\btiny (?:figure|person|climber|man|woman|rider|train|boat|skater|hiker)\b|\bseen from afar\b|\bfrom afar\b|\bwide landscape\b|\bfull view of the\b|\bfrom the summit\b/iu
@@ -31,6 +32,7 @@ export const smallSubject: Check = (checked) => {
       where: inText(fine),
       with: inText(far),
       facet: fine.phrase.facet,
+      ...(far.facet === 'framing' ? { fix: { label: 'Say “medium shot”', edits: [replacementOf(checked.draft, far, 'medium shot')], safe: false } } : {}),
       reason: `With “${far.text}” the figure is a few dots high; “${checked.said(fine)}” cannot be seen.`,
     }))
 }

@@ -1,6 +1,6 @@
-import { autocompletion, completionKeymap, type Completion, type CompletionResult, type CompletionSource } from '@codemirror/autocomplete'
+import { autocompletion, closeCompletion, completionKeymap, type Completion, type CompletionResult, type CompletionSource } from '@codemirror/autocomplete'
 import type { Extension } from '@codemirror/state'
-import { keymap } from '@codemirror/view'
+import { EditorView, keymap } from '@codemirror/view'
 import type { ProjectPhrase } from '@idolon/contract'
 
 /** The most words of what stands before the caret that a phrase may begin with. */
@@ -51,4 +51,6 @@ async function completionsOf(typed: string, { phrases, own, terms }: CompletionS
 export const phraseCompletion = (sources: CompletionSources): Extension => [
   autocompletion({ override: [phraseCompletions(sources)], icons: false, selectOnOpen: false, interactionDelay: 0, activateOnTypingDelay: 150, defaultKeymap: false, aboveCursor: false }),
   keymap.of(completionKeymap),
+  // Terms are on their way while the writer goes elsewhere; nothing opens behind them.
+  EditorView.domEventHandlers({ blur: (_, view) => void closeCompletion(view) }),
 ]
