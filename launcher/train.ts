@@ -3,11 +3,14 @@ import { bundleForNode } from './build.ts'
 import { BUILD, ROOT } from './places.ts'
 import { run } from './shell.ts'
 
-/** `./idolon train [measure|judge]`: runs the training scripts of the reading; `./idolon train checks` judges the checks. */
+/** Scripts beside the one that trains the reading. */
+const SCRIPTS: Readonly<Record<string, string>> = { checks: 'judge-checks', glossary: 'make-glossary' }
+
+/** `./idolon train [measure|judge]`: runs the training scripts of the reading; `train checks` judges the checks, `train glossary` makes the glossary's tables. */
 export async function train(args: string[]): Promise<number> {
-  const checks = args[0] === 'checks'
+  const script = SCRIPTS[args[0] ?? '']
   const file = join(BUILD, 'train.mjs')
-  await bundleForNode(`packages/core/training/${checks ? 'judge-checks' : 'train'}.ts`, file)
-  const { code } = await run('node', ['--enable-source-maps', file, ...(checks ? args.slice(1) : args)], { cwd: ROOT, env: { ...process.env, IDOLON_ROOT: ROOT }, show: true })
+  await bundleForNode(`packages/core/training/${script ?? 'train'}.ts`, file)
+  const { code } = await run('node', ['--enable-source-maps', file, ...(script ? args.slice(1) : args)], { cwd: ROOT, env: { ...process.env, IDOLON_ROOT: ROOT }, show: true })
   return code
 }

@@ -106,7 +106,8 @@ function rowOf(word: string, model: CompanionModel): AssociationRow | undefined 
   const first = dictionary.senses.get(dictionary.noun.get(word)?.[0] ?? '')
   const meaning = meaningOf(word)
   const same = (first?.words ?? []).filter((one) => one !== word && one === one.toLowerCase()).slice(0, 3)
-  const kind = dictionary.senses.get(first?.above[0] ?? '')?.words[0]
+  // A rare word for what a thing is a kind of helps nobody.
+  const kind = dictionary.senses.get(first?.above[0] ?? '')?.words.find((one) => one.includes(' ') || (vectors.at.get(one) ?? Infinity) < COMMONEST)
   const sisters = first ? model.sisters(word, 5).filter((one) => !same.includes(one)) : []
   return { b: brings, ...(meaning ? { m: meaning } : {}), ...(same.length ? { s: same } : {}), ...(kind ? { k: kind } : {}), ...(sisters.length ? { n: sisters } : {}) }
 }

@@ -1,8 +1,4 @@
-/**
- * Makes what ships of the glossary from its files: tables/glossary.json with the entries, and src/glossary/lexicon.ts with
- * the words by facet that the reading knows terms by. Run it after a change to glossary/; a test holds the three together.
- */
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Value } from '@sinclair/typebox/value'
 import papaparse from 'papaparse'
@@ -71,19 +67,10 @@ const split = (list: string): readonly string[] => list.split(', ')
 
 /**
  * Terms by facet, for the reading: lower case, words separated by one space. A term may stand in several facets.
- * Made by training/glossary.ts from the files in glossary/; change those.
+ * Made by ./idolon train glossary from the files in glossary/; change those.
  */
 export const TERMS_BY_FACET: Readonly<Record<Facet, readonly string[]>> = {
 ${lists.join('\n')}
 }
 `
-}
-
-if (process.argv[1]?.includes('glossary')) {
-  const core = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
-  const folder = join(core, 'glossary')
-  const entries = readGlossary(folder)
-  writeFileSync(join(core, 'tables/glossary.json'), `${JSON.stringify(entries)}\n`)
-  writeFileSync(join(core, 'src/glossary/lexicon.ts'), lexiconSource(lexiconOf(entries, folder)))
-  process.stdout.write(`${entries.length} terms\n`)
 }
