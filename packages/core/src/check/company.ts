@@ -1,8 +1,23 @@
 import type { Checked } from './checked.ts'
+import { numbersOfFigures } from './figures.ts'
+import { isMeant } from './meant.ts'
 import { type Finding, inText } from './finding.ts'
 
 const ALONE = /\b(?:lone|solitary|alone|lonely|single-handed|by (?:him|her|it)self|on (?:his|her|its) own|all alone)\b/iu
-const WITH = /\b(?:with|and|beside|between|among|accompanied by|followed by|flanked by|hand in hand with)\s+(?:(?:his|her|its|their)\s+)?(?:two|three|four|five|six|several|many|a group of|friends?|sisters?|brothers?|children|companions?|family|wife|husband|mother|father|daughters?|sons?|team|crew|other \p{L}+)\b(?:\s+(?:friends?|sisters?|brothers?|children|companions?|people|men|women|riders|hikers|others))?/giu
+const WITH = /\b(?:with|and|amid|amidst|surrounded by|encircled by|in the middle of|beside|between|among|accompanied by|followed by|flanked by|hand in hand with)\s+(?:(?:his|her|its|their)\s+)?(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|forty|fifty|hundred|a dozen|dozens of|hundreds of|several|many|a group of|a crowd of|friends?|sisters?|brothers?|children|companions?|family|wife|husband|mother|father|daughters?|sons?|team|crew|other \p{L}+)\b(?:\s+(?:friends?|sisters?|brothers?|children|companions?|people|men|women|riders|hikers|others))?/giu
+
+const DESERTED = /\b(?:deserted|uninhabited|unpeopled|not a soul in sight|nobody (?:about|around|in sight)|empty (?:of people|\p{L}+ (?:street|square|beach|plaza|platform)|streets?|square|beach|plaza|platform|park|playground|market|station|stadium))\b/iu
+
+/** A deserted place with figures in it: “a deserted square, five children at play”. One figure may cross it. */
+export function desertedInCompany(checked: Checked): Finding[] {
+  const empty = DESERTED.exec(checked.shown)
+  if (!empty) return []
+  const a = { start: empty.index, end: empty.index + empty[0].length }
+  const b = numbersOfFigures(checked).find(({ start, number }) => number > 2 && start !== a.start && !isMeant(checked.shown, a, { start, end: start + 1 }))
+  return b
+    ? [{ kind: 'contradiction', severity: 'stop', where: inText(a), with: inText(b), facet: 'setting', reason: `“${checked.said(a)}” says that nobody is there, and “${checked.said(b)}” are.` }]
+    : []
+}
 
 /** A lone figure that has company in the same breath: “a lone hiker with her two sisters”. */
 export function aloneInCompany(checked: Checked): Finding[] {

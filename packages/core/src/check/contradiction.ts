@@ -2,12 +2,12 @@ import type { TextRange } from '../text-range.ts'
 import type { Check, Checked } from './checked.ts'
 import type { Phrase } from '../read/reading.ts'
 import { type Finding, inText } from './finding.ts'
-import { aloneInCompany } from './company.ts'
+import { aloneInCompany, desertedInCompany } from './company.ts'
 import { isMeant } from './meant.ts'
 import { twoNumbers } from './numbers.ts'
 import { twoPostures } from './posture.ts'
 import { removing } from './fixes.ts'
-import { saidOf } from './values/dimension.ts'
+import { type Said, saidOf } from './values/dimension.ts'
 import { DIMENSIONS } from './values/index.ts'
 
 /** The season's snow on far peaks, and what was or will be, say nothing of the picture's own moment. */
@@ -45,6 +45,9 @@ const hasSeveral = (checked: Checked): boolean => checked.of('subject').length >
 export const contradiction: Check = (checked) => {
   const found: Finding[] = []
   const several = hasSeveral(checked)
+  /** Pairs of phrases that are told: snow on a hot summer day is of two seasons, and need not be of two heats besides. */
+  const pairs = new Set<string>()
+  const pairOf = (a: Said, b: Said) => `${a.phrase.start} ${b.phrase.start}`
   for (const dimension of DIMENSIONS) {
     if (dimension.ofOne && several) continue
     const { name, clash } = dimension
@@ -54,9 +57,10 @@ export const contradiction: Check = (checked) => {
     terms.forEach((a, i) => {
       for (const b of terms.slice(i + 1)) {
         // One phrase is told once, however many of its words say the same.
-        if (said.has(b.start) || (a.phrase !== b.phrase && told.has(b.phrase)) || !clash(a.value, b.value) || isMeant(checked.shown, a, b)) continue
+        if (said.has(b.start) || (a.phrase !== b.phrase && (told.has(b.phrase) || pairs.has(pairOf(a, b)))) || !clash(a.value, b.value) || isMeant(checked.shown, a, b)) continue
         said.add(b.start)
         told.add(b.phrase)
+        pairs.add(pairOf(a, b))
         found.push({
           kind: 'contradiction',
           severity: 'stop',
@@ -69,5 +73,5 @@ export const contradiction: Check = (checked) => {
       }
     })
   }
-  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...twoPostures(checked), ...twoNumbers(checked)]
+  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...(found.some(({ reason }) => reason.includes('alone and in company')) ? [] : desertedInCompany(checked)), ...twoPostures(checked), ...twoNumbers(checked)]
 }

@@ -48,6 +48,12 @@ const VIEW = /\b(?:landscape|cityscape|seascape|townscape|view|scene|scenery|int
 /** Whether a place is what the picture is of: it is said to be a view, or the text begins with the place. */
 const isView = (checked: Checked, phrase: Phrase): boolean => VIEW.test(checked.shown) || checked.phrases.find(({ facet }) => !['medium', 'technique', 'framing', 'mood'].includes(facet)) === phrase
 
+/** “Moonrise over the salt pans”: what happens in the sky above a place is what the picture is of. */
+const beginsWithWeather = ({ phrases, shown }: Checked): boolean => {
+  const [first, second] = phrases
+  return first !== undefined && second !== undefined && ['moment', 'light'].includes(first.facet) && /^\s*(?:at \p{L}+ )?(?:in|on|over|above|across|behind|through|under)\b/iu.test(shown.slice(first.end))
+}
+
 /** What may be the picture's subject though it was read as something else: a place that nothing is put in, and what a view is of. */
 const shownPlaces = (checked: Checked): string[] => [
   ...checked.of('setting').filter((phrase) => isView(checked, phrase)).filter(({ start, text }) => !/background|backdrop/i.test(text) && !/\b(?:in|on|at|inside|outside|under|beneath|beside|by|near|against|behind|before|of)\s+(?:(?:an?|the|some|her|his|its|their)\s+)?$/i.test(checked.shown.slice(0, start))).map(({ text }) => text),
@@ -61,7 +67,7 @@ function isSaid(checked: Checked, facet: Facet): boolean {
   switch (facet) {
     case 'subject':
       // What is vague is said to be so; it is not missing besides.
-      return vagueSubject(checked).length > 0 || checked.of('action', 'detail').length > 0 || shownPlaces(checked).some((text) => nounsOf(text).some((word) => [...THINGS, ...PLACES].some((kind) => checked.language.kin.below(word, kind) >= 0)))
+      return vagueSubject(checked).length > 0 || beginsWithWeather(checked) || checked.of('action', 'detail').length > 0 || shownPlaces(checked).some((text) => nounsOf(text).some((word) => [...THINGS, ...PLACES].some((kind) => checked.language.kin.below(word, kind) >= 0)))
     case 'setting':
       return PLACED.test(text) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0))
     case 'light':

@@ -28,7 +28,7 @@ const TOGETHER = new Set(['drawing water', 'water drawing', 'drawing drawing', '
 const SURFACES = new Set(['paint', 'water', 'print', 'drawing'])
 /** What may also be a thing in another picture; it is the medium where the text begins with it. */
 const OBJECTS = new Set(['sculpture', 'textile', 'glass'])
-const MIXED = /\b(?:mixed[- ]media|collage|montage|overpaint\p{L}*|hand[- ](?:tinted|coloured|colored)|based on a photograph|combined with|blend of|mix of|over a|on top of|with touches of|style of|in the manner of|like an?)\b/iu
+const MIXED = /\b(?:mixed[- ]media|collage|montage|overpaint\p{L}*|hand[- ](?:tinted|coloured|colored)|based on a photograph|combined with|blend of|mix of|over a|on top of|with touches of|pinned|taped|hanging|framed|in a frame|on the (?:wall|table|desk)|holding (?:an?|the|his|her)|style of|in the manner of|like an?)\b/iu
 
 export const mixedMedium: Check = (checked) => {
   if (MIXED.test(checked.shown) || DIVIDED.test(checked.shown)) return []

@@ -8,10 +8,18 @@ const POSTURES: Record<string, string> = {
   standing: 'standing, stands, standing tall, upright',
   sitting: 'sitting, sits, seated, cross-legged, perched on a chair, sat',
   lying: 'lying, lies, lying down, lying flat, lying on her back, lying on his back, sprawled, asleep on the floor, reclining, reclines',
-  running: 'running, runs, sprinting, sprints',
+  running: 'running, runs, sprinting, sprints, galloping, dashing',
+  walking: 'walking, walks, strolling, strolls, striding, strides, marching, marches, wandering, pacing',
+  jumping: 'jumping, jumps, leaping, leaps, mid-leap, mid-jump',
+  swimming: 'swimming, swims, diving, dives',
+  crouching: 'crouching, crouches, squatting, squats',
+  asleep: 'asleep, fast asleep, sleeping, sleeps, dozing, napping',
   flying: 'flying, in mid-flight',
 }
 const finder = new TermFinder(Object.entries(POSTURES).flatMap(([value, terms]) => listed(terms, value)))
+
+/** Whoever sleeps does so in one of these. */
+const RESTING = new Set(['sitting', 'lying'])
 
 /** One figure in two postures: kneeling and standing tall. With several figures each may have its own. */
 export function twoPostures(checked: Checked): Finding[] {
@@ -19,7 +27,8 @@ export function twoPostures(checked: Checked): Finding[] {
   if (subjects.length !== 1 || /\b(?:two|three|four|both|and|group|couple|pair|children|men|women|people)\b|s$/i.test(subjects[0]!.text)) return []
   // The second is easily read as a detail; a posture opens its phrase.
   const terms = checked.terms(finder, ['action', 'detail']).filter(({ start, phrase }) => phrase.facet === 'action' || phrase.start === start)
-  const [a, b] = [terms[0], terms.find((term) => term.value !== terms[0]?.value && term.phrase !== terms[0]?.phrase)]
+  const clash = (x: string, y: string) => x !== y && !(x === 'asleep' || y === 'asleep' ? RESTING.has(x) || RESTING.has(y) : false)
+  const [a, b] = [terms[0], terms.find((term) => clash(terms[0]!.value, term.value) && term.phrase !== terms[0]?.phrase)]
   if (!a || !b || isMeant(checked.shown, a, b) || /\b(?:then|and)\b/.test(checked.shown.slice(a.end, b.start))) return []
   return [
     {

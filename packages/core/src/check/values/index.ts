@@ -6,21 +6,21 @@ const NOT_THE_FIGURE = ANYWHERE.filter((facet) => facet !== 'subject' && facet !
 
 const hour = dimension(
   'two hours of the day',
-  NOT_THE_FIGURE,
+  ANYWHERE,
   {
-    dawn: 'dawn|daybreak|sunrise|sun up|first light|break of day|(?:very )?early morning|crack of dawn|rising sun|cockcrow|sun (?:is |just )?(?:rising|coming up|climbing)(?: over \\p{L}+(?: \\p{L}+)?)?|sun rises|day (?:is )?breaking|morning twilight|predawn',
+    dawn: 'dawn|daybreak|sunrise|sun up|first light|break of day|(?:very )?early morning|crack of dawn|rising sun|cockcrow|sun (?:is |just )?(?:rising|coming up|climbing)(?: over \\p{L}+(?: \\p{L}+)?)?|sun rises|day (?:is )?breaking|morning twilight|predawn|sunup|cock crow|dawn chorus|daylight breaking',
     morning: '(?:mid |late )?morning(?: light| sun| sunlight)?|forenoon|breakfast time',
-    noon: '(?:high )?noon(?:day|tide)?(?: sun| light| heat)?|midday(?: sun| light| heat)?|overhead sun|sun at its (?:zenith|height)|lunchtime|(?:one|two) in the afternoon|twelve o[’\u0027]clock',
+    noon: '(?:high )?noon(?:day|tide)?(?: sun| light| heat)?|midday(?: sun| light| heat)?|overhead sun|sun at its (?:zenith|height)|lunchtime|(?:one|two) in the afternoon|twelve o[’\u0027]clock|(?:sun )?(?:directly|straight|high) overhead sun|sun (?:directly |straight |high )?overhead|high sun|noon ?tide',
     afternoon: '(?:mid |late |early )?afternoon(?: light| sun| sunlight)?',
-    dusk: 'dusk|sunset|sundown|nightfall|twilight|gloaming|last light(?: of (?:day|sunset|the day))?|setting sun|sinking sun|afterglow|sun (?:is |just )?(?:setting|sinking|going down)|sun sets|day[’\u0027]s end|end of (?:the )?day',
+    dusk: 'dusk|sunset|sundown|nightfall|twilight|gloaming|last light(?: of (?:day|sunset|the day))?|setting sun|sinking sun|afterglow|sun (?:is |just )?(?:setting|sinking|going down)|sun sets|day[’\u0027]s end|end of (?:the )?day|evening falls|night falling|crepuscul\\p{L}+|sun ?(?:set)? ?behind the (?:hills|mountains|sea|rooftops)',
     evening: '(?:early |late )?evening(?: light| sun| sunlight)?',
     night: `(?:mid|at |dead of |late at )?night(?: time|time)?(?: sky)?|starry (?:sky|night)|star(?:light|lit|ry)|stars (?:glitter\\p{L}*|twinkl\\p{L}*|shin\\p{L}*|overhead|above|out)|(?:sky|heavens) full of stars|
-      moon(?:light|lit|less|rise|beams?)|(?:full|new|crescent|half) moon|milky way|small hours|witching hour|under the stars|pitch dark|northern lights|aurora(?: borealis)?|(?:after|past|at) midnight|after (?:dark|nightfall)|before dawn|(?:two|three|four) in the (?:morning|night)|(?:black|starlit|night|inky) sky|city lights|under (?:a|the) (?:full )?moon`,
-    sun: '(?:bright |blazing |hot |strong |brilliant |glaring |dazzling )?sun(?:light|lit|shine|ny|beams?|drenched|bathed|rays?)|(?:broad |bright )?daylight|(?:blazing|scorching|glaring|baking|hot|bright) sun',
+      moon(?:light|lit|less|rise|beams?)|(?:full|new|crescent|half) moon|milky way|small hours|witching hour|under the stars|pitch dark|northern lights|aurora(?: borealis)?|(?:after|past|at) midnight|after (?:dark|nightfall)|before dawn|(?:two|three|four) in the (?:morning|night)|(?:black|starlit|night|inky) sky|night scene|nocturn(?:e|al)(?: scene)?|by night|late night|wee hours|early hours|dark of night|city lights|under (?:a|the) (?:full )?moon`,
+    sun: '(?:bright |blazing |hot |strong |brilliant |glaring |dazzling )?sun(?:light|lit|shine|ny|beams?|drenched|bathed|rays?)|(?:broad |bright |full )?daylight|by day|day ?time|day scene|middle of the day|sun ?baked|high noon sun|(?:blazing|scorching|glaring|baking|hot|bright) sun',
     golden: 'golden hour',
     blue: 'blue hour',
   },
-  `dawn noon, dawn afternoon, dawn dusk, dawn evening, dawn night, morning noon, morning dusk, morning evening, morning night, morning afternoon, noon dusk, noon evening, noon night, noon golden, noon blue,
+  `dawn noon, dawn afternoon, dawn dusk, dawn evening, dawn night, golden blue, golden dawn, blue afternoon, blue morning, morning noon, morning dusk, morning evening, morning night, morning afternoon, noon dusk, noon evening, noon night, noon golden, noon blue,
    afternoon night, dusk morning, golden night, sun night, blue noon, blue sun`,
 )
 
@@ -30,7 +30,7 @@ const season = dimension(
   {
     spring: '(?:early |late |first )?spring(?:time)?(?: blossom| morning| day| rain)?|april|apple blossom|cherry blossoms?|in (?:full |first )?blossom|springtide|snowdrops|crocuses|daffodils|new lambs|budding (?:trees|branches)',
     summer: '(?:mid ?|high |late |early )?summer(?:time)?(?: heat| sun| day)?|(?:ripe|ripening) (?:peaches|cherries|strawberries|corn|wheat)|heat ?wave|dog days|tropical(?: heat| sun)?|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
-    autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september|bare autumn branches|windfalls|conkers|leaves (?:turning|falling)',
+    autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september|bare autumn branches|windfalls|conkers|leaves (?:turning|falling)|carpet of (?:fallen |dead )?leaves|pumpkin harvest|grape harvest|michaelmas',
     winter: '(?:mid ?|deep |late |early )?winter(?:time|y|s day)?|icy (?:air|wind|cold|road|street)s?|breath (?:steaming|visible)|(?:building|build) a snowman|snowman|ice skat\\p{L}*|skating on|january|february|december|midwinter',
     snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|knee deep in snow|snow (?:on|covers?|lies|under) \\p{L}+|frozen (?:lake|river|pond|canal|ground|fountain)|sleet',
   },
@@ -56,17 +56,17 @@ const weather = dimension(
 
 const shadow = dimension(
   'two ways for shadows to fall',
-  ANYWHERE,
+  [...ANYWHERE, 'medium'],
   {
     hard: '(?:hard|sharp|deep|long|strong|dramatic|harsh|crisp|black|dark|heavy|inky|stark)(?: edged)?(?:,? (?:hard|deep|long|black|dark))* shadows?|chiaroscuro|raking light|tenebrist light',
-    hardlight: '(?:hard|harsh|stark|glaring) (?:\\p{L}+ )?(?:light|lighting|flash)|bare bulb',
+    hardlight: '(?:hard|harsh|stark|glaring) (?:\\p{L}+ )?(?:light|lighting|flash|sun|sunlight)|bare bulb|hard edged light',
     softlight: '(?:soft|softly|gentle) (?:diffused? |even |wrapping )?(?:light|lighting)(?! from the (?:screen|phone))|diffused? (?:light|lighting|daylight)',
     bright: 'brightly lit|flooded with light|dazzlingly bright|blazing with light|bathed in bright light',
     dark: 'pitch black|pitch dark|in (?:total|complete|near) darkness|unlit|barely lit|almost dark',
     none: '(?:completely |totally )?shadowless(?: \\p{L}+)?|no shadows? anywhere|(?:totally |completely )?flat (?:even )?(?:light|lighting)|without (?:a |any )?shadows?|shadow free',
     highkey: 'high key(?: light(?:ing)?)?|bright and airy',
     lowkey: 'low key(?: light(?:ing)?)?|near darkness|almost no light|(?:almost |nearly )?everything (?:lost )?in (?:black|shadow|darkness)|lost in (?:black|shadow|darkness)',
-    back: 'back ?lit|back ?light(?:ing)?|contre jour|lit from behind|light from behind',
+    back: 'back ?lit|back ?light(?:ing)?|contre jour|lit from behind|light from behind|(?:pure |black |dark )?silhouett(?:e|ed)(?: against \\p{L}+)?',
     front: 'front lit|front(?:al)? light(?:ing)?|lit from the front|flat on camera flash',
   },
   'hard none, highkey lowkey, back front, none lowkey, hardlight softlight, bright dark, highkey dark, lowkey bright',
@@ -79,11 +79,11 @@ const shot = dimension(
   ['framing', 'medium', 'technique'],
   {
     detail: '(?:extreme|very|super) close ?up(?: shot| view| of)?|macro(?: of)?|macro (?:shot|close up|photo(?:graph)?|photography|view)|extreme macro|detail shot',
-    close: '(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|cropped (?:at|to) the (?:shoulders?|neck|chin)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
+    close: '(?:(?:her|his|the|its|a) )?(?:face|head|mouth|hands?) fill(?:s|ing)? the (?:whole |entire )?(?:frame|picture|screen)|zoomed in|tight on (?:her|his|its|the) \\p{L}+|every pore (?:visible|shown)|(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|cropped (?:at|to) the (?:shoulders?|neck|chin)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
     mediumClose: 'medium close ?up|bust(?: shot| length)|head and shoulders(?: view| shot| portrait)?|chest up|shoulders up',
     medium: '(?:medium|mid) shot|waist up|from the waist up|half (?:length|body)(?: portrait| shot)?|three quarter length',
     full: 'full (?:body|length|figure)(?: shot| view| portrait)?|full shot|head to (?:toe|foot)',
-    wide: '(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view',
+    wide: '(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view|seen (?:from )?(?:far|miles) (?:away|off)|(?:seen )?from (?:afar|a (?:great|long) (?:distance|way off))|(?:tiny|small|lost|a speck|a dot) in the (?:frame|distance|vast\\p{L}*|landscape)|(?:a |mere )speck|dwarfed by|zoomed out|whole (?:scene|room|building) in view',
     farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?(?:\\p{L}+ )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)|(?:entire|whole) (?:valley|city|town|village|coast|coastline|landscape|mountain range|island|street|bay|region|country) (?:is )?(?:visible|in view|in frame|below|spread out|shown)|horizon to horizon|from rim to rim`,
   },
   (a, b) => Math.abs(NEARNESS[a]! - NEARNESS[b]!) >= 2,
@@ -93,8 +93,8 @@ const angle = dimension(
   'two viewpoints',
   ['framing', 'action', 'technique'],
   {
-    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking (?:straight )?down (?:on|from|at)|straight down|from (?:the (?:rooftop|ceiling|rafters|sky|tower|treetops)|high up|a balcony|a drone)|view from (?:high |far )?above|ceiling view|drone (?:shot|view)|(?:seen |viewed )?from (?:a|the) (?:helicopter|plane|aeroplane|balloon|air|rooftops|church tower|hilltop)`,
-    low: `low angle(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far )?below|worms?['’]?s? eye(?: view)?|camera (?:\\p{L}+ ){0,3}looking up|looking up from (?:the )?(?:ground|floor)|camera low(?: \\p{L}+){0,3}|(?:camera |lens |view |shot )?(?:at|from) (?:ankle|knee|floor|ground|paw|pavement|cobble|shoe|kerb|mouse) (?:height|level)|from the (?:floor|ground|gutter)|(?:lens|camera) on the (?:floor|ground|pavement)|mouse[’']s view|frog['’]s eye view|ground level(?: view| shot)?`,
+    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking (?:straight )?down (?:on|from|at)|straight down|from (?:the (?:rooftop|ceiling|rafters|sky|tower|treetops)|high up|a balcony|a drone)|view from (?:high |far )?above|ceiling view|plan view|map view|looking (?:steeply )?down(?: on)?|(?:seen|viewed) from the (?:ceiling|roof|top)|gods? eye view|drone (?:shot|view)|(?:seen |viewed )?from (?:a|the) (?:helicopter|plane|aeroplane|balloon|air|rooftops|church tower|hilltop)`,
+    low: `low angle(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far )?below|worms?['’]?s? eye(?: view)?|camera (?:\\p{L}+ ){0,3}looking up|looking up from (?:the )?(?:ground|floor)|camera low(?: \\p{L}+){0,3}|(?:camera |lens |view |shot )?(?:at|from) (?:ankle|knee|floor|ground|paw|pavement|cobble|shoe|kerb|mouse) (?:height|level)|from the (?:floor|ground|gutter)|(?:lens|camera) on the (?:floor|ground|pavement)|mouse[’']s view|ant[’']s eye view|looking (?:steeply |straight )?up(?: at)?|(?:towering|looming) (?:above|over) us|seen from (?:the )?(?:ground|floor|below)|frog['’]s eye view|ground level(?: view| shot)?`,
     level: 'eye level(?: shot| view)?|at eye level|straight on(?: view)?|head on(?: view)?',
   },
   'high low, high level, low level',
@@ -104,8 +104,8 @@ const gaze = dimension(
   'two directions of looking',
   ['action', 'framing', 'subject', 'detail'],
   {
-    viewer: '(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us)',
-    away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut',
+    viewer: '(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us|the camera)|lock(?:s|ing|ed) eyes with (?:us|the viewer|the camera)|eyes (?:fixed )?on (?:us|the viewer|the camera)|(?:looks|looking) us in the (?:eye|face)|star(?:es|ing) out at us|watching us|full face to (?:us|camera)',
+    away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut|(?:look|gaz|star)(?:s|es|ing) (?:off|out (?:of|to|over)|into the distance|at the horizon|over (?:her|his) shoulder)(?: \\p{L}+){0,3}|in (?:strict |full |side )?profile|face (?:hidden|turned away|averted|buried)|head turned away|blindfold(?:ed)?|back of (?:her|his|the) head|eyes (?:covered|bandaged)',
   },
   'viewer away',
   true,
@@ -115,7 +115,7 @@ const focus = dimension(
   'two depths of focus',
   ['technique', 'framing', 'setting', 'light', 'detail'],
   {
-    deep: `everything (?:is )?(?:in |kept )?(?:tack |pin |razor |crisp |perfect |clear )?(?:in )?(?:sharp|focus|sharp focus|crisp)|all (?:planes|layers) (?:sharp|in focus)|no blur anywhere|(?:sharp|crisp) (?:foreground|near) (?:and|to) (?:background|far)|everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
+    deep: `everything (?:is )?(?:in |kept )?(?:tack |pin |razor |crisp |perfect |clear )?(?:in )?(?:sharp|focus|sharp focus|crisp)|all (?:planes|layers) (?:sharp|in focus)|no blur anywhere|(?:sharp|crisp) (?:foreground|near) (?:and|to) (?:background|far)|everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:focus )?(?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
     shallow: '(?:very |extremely |razor )?(?:shallow|thin|narrow) (?:depth of field|focus|dof)|(?:creamy |soft |smooth |heavy )?bokeh|(?:softly |heavily |creamy )?blurr(?:ed|y) (?:background|backdrop|foreground)|(?:background|backdrop) (?:softly |completely )?(?:blurred|blur|melting(?: into \\p{L}+)?|dissolv\\p{L}+|out of focus|a blur|lost in blur)|background (?:thrown|gone) out of focus|only (?:the|her|his|one) \\p{L}+ (?:is )?(?:sharp|in focus)|out of focus (?:background|backdrop)|razor thin focus|selective focus|[fƒ]/(?:0\\.95|1|1\\.\\d|2|2\\.0)(?!\\d)',
   },
   'deep shallow',
@@ -127,11 +127,12 @@ const colourfulness = dimension(
   {
     none: '(?:in |pure |stark )?black (?:and|&) white|monochrom(?:e|atic)|gr[ae]y ?scale|colou?rless|drained of colou?r|without colou?r|sepia(?: toned?| print| monochrome)?|all in gr[ae]y|shades of gr[ae]y',
     full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple)s?(?:(?:,| and) \\p{L}+){0,2}`,
+    pastel: '(?:soft |pale |gentle )?pastel(?: \\p{L}+)? (?:colou?rs?|palette|tones|hues|shades)|pastels',
     muted: '(?:muted|faded|washed out|subdued|dull|drab|dusty)(?:,? \\p{L}+)? (?:colou?rs?|palette|tones|hues)|desaturated(?: \\p{L}+)?',
     warm: '(?:all |entirely |strictly )?warm (?:colou?r )?(?:palette|colou?rs|tones|hues)|(?:palette|colours|tones) of (?:reds?|oranges?)(?: and (?:oranges?|golds?|reds?))?',
     cool: '(?:all |entirely |strictly )?(?:cool|cold|icy) (?:colou?r )?(?:palette|colou?rs|tones|hues)',
   },
-  'none full, muted full, warm cool',
+  'none full, none pastel, muted full, pastel full, warm cool',
 )
 
 const shutter = dimension(
@@ -159,7 +160,7 @@ const layout = dimension(
   ['framing'],
   {
     centred: '(?:perfectly |dead |exactly )?(?:centred|centered)(?: composition)?|dead cent(?:re|er)|(?:perfectly |strictly )?symmetrical(?: composition)?|perfect symmetry|(?:subject|figure) in the cent(?:re|er)|in the very cent(?:re|er)',
-    offside: 'off cent(?:re|er)|rule of thirds|(?:left|right) of cent(?:re|er)|(?:subject|figure|person) (?:on|at|to) the (?:far )?(?:left|right)|(?:wildly )?(?:off ?balance|asymmetric(?:al)?)(?: \\p{L}+)?(?: composition| layout)?|in the (?:left|right) third',
+    offside: 'off cent(?:re|er)|rule of thirds|(?:left|right) of cent(?:re|er)|(?:subject|figure|person|\\p{L}+) (?:far )?(?:off |set )?(?:on|at|to) the (?:far )?(?:left|right)(?: (?:edge|third|side))?|(?:wildly )?(?:off ?balance|asymmetric(?:al)?)(?: \\p{L}+)?(?: composition| layout)?|in the (?:left|right) third',
     sparse: '(?:minimal|minimalist|sparse|spare|uncluttered) composition|uncluttered|(?:lots|a lot|plenty|great deal) of empty space|vast (?:negative|empty) space',
     dense: '(?:crowded|cluttered|busy|dense|crammed) composition|horror vacui|densely packed(?: composition)?|every inch (?:is )?filled',
   },
@@ -186,7 +187,7 @@ const water = dimension(
     rough: '(?:rough|stormy|raging|choppy|heaving|wild|mountainous) (?:sea|seas|water|waters|ocean|waves|surf)|(?:huge|towering|crashing|giant|breaking) waves|whitecaps|breakers|(?:waves|surf) (?:crash\\p{L}*|pound\\p{L}*|smash\\p{L}*)|swell running high',
     dry: 'dried (?:up|out)(?: \\p{L}+)?|(?:dry|parched)(?:,? (?:cracked|dusty|empty))* (?:riverbed|river bed|lake ?bed|well|fountain|canal|stream bed|pond|pool)|waterless',
     flowing: 'rushing (?:\\p{L}+ )?(?:water|rapids|river|stream|torrent)|rapids|torrents?|in (?:full )?(?:flood|spate)|overflowing|gushing \\p{L}+|brimming with water',
-    calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil|motionless|unruffled) (?:sea|seas|water|waters|ocean|lake|surface|pond|harbou?r|bay)|mirror calm|not a ripple|smooth as glass',
+    calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil|motionless|unruffled) (?:sea|seas|water|waters|ocean|lake|surface|pond|harbou?r|bay)|mirror calm|not a ripple|smooth as glass|glass calm(?: \\p{L}+)?|like a mill ?pond|dead (?:flat|calm) (?:sea|water)',
   },
   'rough calm, dry flowing',
 )
@@ -195,8 +196,8 @@ const room = dimension(
   'indoors and outdoors',
   ['setting', 'framing', 'medium'],
   {
-    indoors: 'indoors?|interior(?: shot| view| photograph| scene)?|inside a windowless room|studio backdrop',
-    outdoors: 'outdoors?|in the open air|open air|out of doors',
+    indoors: '(?:set |shot )?indoors?|inside (?:a|the) (?:house|room|museum|cathedral|factory|kitchen|library|shop|school|hospital|warehouse|cellar|basement|church|theatre)|in a (?:windowless|sealed|closed) (?:room|cell|vault|cellar)|interior(?: shot| view| photograph| scene)?|inside a windowless room|studio backdrop',
+    outdoors: '(?:set |shot )?outdoors?|out in the (?:fields?|open|woods|wild)|in the middle of (?:a|the) (?:field|ocean|desert|forest|sea|meadow|prairie)|on (?:a|the) (?:mountain ?top|hilltop|open sea|high seas|open road)|under (?:the |an )?open sky|in the open air|open air|out of doors',
   },
   'indoors outdoors',
 )
@@ -245,15 +246,58 @@ const expression = dimension(
 
 const pace = dimension(
   'moving and still',
-  ['action', 'detail'],
+  ['action', 'detail', 'subject'],
   {
     still: 'motionless|perfectly still|(?:standing|sitting|lying|stands|sits|holding) (?:quite |perfectly |stock )?still|rooted to the spot|as still as \\p{L}+|without moving',
-    moving: 'gallop(?:s|ing)|sprint(?:s|ing)|racing|dash(?:es|ing)|whirling|leap(?:s|ing)|charging|(?:runs|running) (?:\\p{L}+ )?(?:fast|hard|away|through|across|along|down|past)|at full (?:speed|gallop|sprint|stretch)',
-    asleep: '(?:fast |sound )?asleep|sleep(?:s|ing)|dozing|slumbering|napping',
+    moving: 'gallop(?:s|ing)|sprint(?:s|ing)|racing|dash(?:es|ing)|whirling|leap(?:s|ing)|charging|(?:runs|running) (?:\\p{L}+ )?(?:fast|hard|away|through|across|along|down|past)|at full (?:speed|gallop|sprint|stretch)|(?:chas|pounc|hunt|climb|fight|danc)(?:es|ing)(?: \\p{L}+)?',
+    // “past a sleeping cat” is of the cat; a sleeper says so at its end, or is the subject.
+    asleep: '(?:fast |sound )?asleep|(?:sleeping|dozing|slumbering|napping)(?! (?!in|on|at|by|under|beside|with|soundly|peacefully)\\p{L})|sleeps|^(?:an? |the )?(?:sleeping|dozing|slumbering)',
   },
   'still moving, moving asleep',
   true,
 )
 
+const heat = dimension(
+  'heat and cold',
+  NOT_THE_FIGURE,
+  {
+    hot: '(?:very |blazing |burning )?hot (?:day|afternoon|summer|air|weather|sun|noon)|sweltering(?: \\p{L}+)?|scorching(?: \\p{L}+)?|heat ?(?:wave|haze)|stifling heat|tropical(?: heat| sun| night)?|baking (?:heat|sun)|drenched in sweat|sweating|sun ?bathing|sun ?bathers?',
+    cold: '(?:bitter(?:ly)?|freezing|biting|icy|arctic|bone chilling) (?:cold|wind|air|rain|fog|night|morning)|freezing|sub ?zero|shivering|frost(?:y|ed)?|ice cold (?:air|wind)|numb with cold|breath (?:steaming|visible|smoking)|frozen (?:lake|river|pond|ground|canal)|bundled (?:up )?against the cold|blizzard|snow(?:y|storm|fall)?',
+  },
+  'hot cold',
+)
+
+const foliage = dimension(
+  'bare and in leaf',
+  ['setting', 'detail', 'moment', 'subject'],
+  {
+    bare: '(?:bare|leafless|naked|skeletal|stripped) (?:winter )?(?:trees?|branches|boughs|twigs|woods?|oaks?|birches|beeches)|leafless',
+    leafy: '(?:lush|dense|thick|full|rich|heavy)(?: green| summer)? (?:foliage|leaves|canopy|leaf)|in full leaf|leafy (?:trees?|branches|boughs|canopy|lane|avenue)|lush green (?:trees?|forest|woods?|branches)',
+  },
+  'bare leafy',
+)
+
+const eyes = dimension(
+  'open eyes and shut ones',
+  ['action', 'detail', 'subject'],
+  {
+    open: '(?:wide )?open eyes|eyes (?:wide )?open|wide eyed|bulging eyes|unblinking(?: stare)?|staring eyes|(?:bright|piercing|sparkling|glowing|green|blue|brown|amber) eyes (?:wide|fixed|shining|gleaming)',
+    shut: 'eyes (?:tightly |gently |half )?(?:closed|shut)(?: tight)?|(?:closed|shut) eyes|(?:fast |sound )?asleep|sleeping|slumbering|dozing',
+  },
+  'open shut',
+  true,
+)
+
+const mouth = dimension(
+  'an open mouth and a closed one',
+  ['action', 'detail', 'subject'],
+  {
+    open: '(?:wide )?open mouth(?:ed)?|mouth (?:wide )?(?:open|agape)|(?:shout|scream|yell|sing|roar|yawn)(?:s|ing)(?: \\p{L}+ly| loudly)?|teeth bared',
+    shut: 'lips (?:sealed|pressed together|tightly closed|shut)|mouth (?:tightly |firmly )?(?:shut|closed)|tight lipped|gagged',
+  },
+  'open shut',
+  true,
+)
+
 /** Everything of which a picture can have one at a time. */
-export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room, format, moon, side, pace, expression]
+export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room, format, moon, side, pace, expression, heat, foliage, eyes, mouth]
