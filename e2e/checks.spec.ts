@@ -5,7 +5,7 @@ const FLAWED = 'Please draw a knight on a bicycle at high noon under a full moon
 test('findings are walked, mended and waived by keyboard; each mending is one step back', async ({ page }) => {
   await newPrompt(page, FLAWED)
   const checks = page.getByRole('region', { name: 'Checks' })
-  await expect(checks).toContainText('“high noon” and “full moon” are two hours of the day')
+  await expect(checks).toContainText('“high noon” and “under a full moon” are two hours of the day')
   await expect(checks).toContainText('There was no bicycle before about 1869')
   await expect(page.locator('.cm-found-stop')).toHaveCount(2)
   await page.keyboard.press('Control+Home')

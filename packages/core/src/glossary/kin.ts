@@ -30,8 +30,10 @@ export function packKin(senses: readonly (readonly number[])[], parents: readonl
 export class Kin {
   readonly #parents: Uint16Array
   readonly #senses: Uint16Array
-  /** Answers, since a draft asks the same of each word after every key. */
-  readonly #known = new Map<string, number>()
+  /** What lies above words, since a draft asks it of each word again after every key. */
+  readonly #ofFirstSense = new Map<string, Map<number, number>>()
+  readonly #own = new Map<string, number[]>()
+  readonly #ofAnySense = new Map<string, Map<number, number>>()
 
   /** @throws when the bytes do not go with the table of words. */
   constructor(
@@ -46,9 +48,15 @@ export class Kin {
   }
 
   /** The senses of a lower-case word, commonest first. */
-  #sensesOf(word: string): number[] {
-    const at = this.words.indexOf(word)
-    return at < 0 ? [] : [...this.#senses.subarray(at * SENSES, (at + 1) * SENSES)].filter((sense) => sense !== NONE)
+  #sensesOf(word: string): readonly number[] {
+    let own = this.#own.get(word)
+    if (!own) {
+      const at = this.words.indexOf(word)
+      own = at < 0 ? [] : [...this.#senses.subarray(at * SENSES, (at + 1) * SENSES)].filter((sense) => sense !== NONE)
+      if (this.#own.size >= REMEMBERED) this.#own.clear()
+      this.#own.set(word, own)
+    }
+    return own
   }
 
   /**
@@ -56,27 +64,41 @@ export class Kin {
    * its commonest sense alone unless `anySense`; phrases count by their head.
    */
   below(noun: string, kind: string, anySense = false): number {
-    const key = `${noun}|${kind}|${anySense}`
-    let steps = this.#known.get(key)
-    if (steps === undefined) {
-      steps = this.#stepsBelow(noun, kind, anySense)
-      if (this.#known.size >= REMEMBERED) this.#known.clear()
-      this.#known.set(key, steps)
+    const above = this.#stepsAbove(headOf(noun), anySense)
+    let nearest = -1
+    for (const sense of this.#sensesOf(headOf(kind))) {
+      const steps = above.get(sense)
+      if (steps !== undefined && (nearest < 0 || steps < nearest)) nearest = steps
     }
-    return steps
+    return nearest
   }
 
-  #stepsBelow(noun: string, kind: string, anySense: boolean): number {
-    const kinds = this.#sensesOf(headOf(kind))
-    const own = this.#sensesOf(headOf(noun))
-    // Level by level, so that the nearest way up counts.
-    let level = new Set(anySense ? own : own.slice(0, 1))
-    for (let steps = 0; steps < MOST_STEPS && level.size; steps++) {
-      if (kinds.some((kind) => level.has(kind))) return steps
-      level = new Set([...level].flatMap((sense) => [...this.#parents.subarray(sense * ABOVE, (sense + 1) * ABOVE)]).filter((sense) => sense !== NONE))
+  /** The senses above a word with the steps to each, its own at 0. */
+  #stepsAbove(word: string, anySense: boolean): ReadonlyMap<number, number> {
+    const known = anySense ? this.#ofAnySense : this.#ofFirstSense
+    let above = known.get(word)
+    if (!above) {
+      above = new Map()
+      const own = this.#sensesOf(word)
+      // Level by level, so that the nearest way up counts.
+      let level: readonly number[] = anySense ? own : own.slice(0, 1)
+      for (let steps = 0; steps < MOST_STEPS && level.length; steps++) {
+        const next: number[] = []
+        for (const sense of level) {
+          if (above.has(sense)) continue
+          above.set(sense, steps)
+          for (let k = 0; k < ABOVE; k++) {
+            const parent = this.#parents[sense * ABOVE + k]!
+            if (parent !== NONE) next.push(parent)
+          }
+        }
+        level = next
+      }
+      if (known.size >= REMEMBERED) known.clear()
+      known.set(word, above)
     }
-    return -1
+    return above
   }
 }
 const MOST_STEPS = 24
-const REMEMBERED = 40_000
+const REMEMBERED = 10_000
