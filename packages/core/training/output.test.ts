@@ -70,6 +70,14 @@ it('never passes the limit, parses as JSON, sends nothing that is off, and says 
   )
 }, 60_000)
 
+it('an exclusion is worded only where the text does not say otherwise', () => {
+  const noList = { reads: 'sentences', leaveOut: false } as const
+  expect(output(draft('A tram stop in drizzle, gouache', { leaveOut: ['people'] }), noList).text).toContain('deserted')
+  const said = output(draft('an old woman at a tram stop, gouache', { leaveOut: ['people'] }), noList)
+  expect(said.text).not.toContain('deserted')
+  expect(said.notes.join(' ')).toContain('takes no leave-out list')
+})
+
 describe('a trim', () => {
   const profile = completeProfile({ reads: 'keywords', leaveOut: true, limit: { unit: 'words', max: 12 } })
   const after = (given: Draft) => {

@@ -88,6 +88,14 @@ export interface ReadDraft {
   words: WordTable
 }
 
+const PERSON = 18
+const PEOPLE = /^(?:people|persons?|humans?|human figures?|figures?|anyone|crowds?)$/i
+/** Whether the text is of somebody: “a deserted scene” would fight it. */
+const isOfSomebody = ({ reading, words }: ReadDraft): boolean =>
+  reading.phrases.some(({ facet, text }) => facet === 'subject' && (/^\p{Lu}\p{Ll}+ \p{Lu}\p{Ll}+/u.test(text) || (text.toLowerCase().match(/\p{L}+/gu) ?? []).some((word) => words.find(word)?.noun1 === PERSON)))
+/** What is there instead of an exclusion, for an engine without a leave-out list; undefined where no words say it or the text says otherwise. */
+const insteadOf = (entry: string, read: ReadDraft): string | undefined => (PEOPLE.test(entry.trim()) && isOfSomebody(read) ? undefined : positiveFor(entry))
+
 /** A text that fits, what of the draft it lost, and what weighs more or less in it. */
 type Written = Pick<Output, 'text' | 'cut' | 'weights'>
 
@@ -119,7 +127,7 @@ function asRead(draft: Draft, { reading, words }: ReadDraft, profile: EngineProf
   const { text: own, places } = saidFor(draft, reading, words, profile)
   const level = ({ phrase }: (typeof places)[number]) => emphasisOf(draft.marks, phrase)
   let whole = plainQuotes(own)
-  const instead = profile.leaveOut ? [] : [...new Set(draft.leaveOut.flatMap((entry) => positiveFor(entry) ?? []))]
+  const instead = profile.leaveOut ? [] : [...new Set(draft.leaveOut.flatMap((entry) => insteadOf(entry, { reading, words }) ?? []))]
   if (instead.length) whole = /[.!?]["”]?$/.test(whole) ? `${whole} It shows ${instead.join(', ')}.` : [whole, ...instead].filter(Boolean).join(', ')
   if (profile.emphasis === 'repetition') {
     const again = places.flatMap((place) => Array<string>(Math.max(0, level(place))).fill(own.slice(place.start, place.end)))
@@ -132,11 +140,11 @@ function asRead(draft: Draft, { reading, words }: ReadDraft, profile: EngineProf
 }
 
 /** What is lost on the way, in sentences. */
-function lossesOf(draft: Draft, profile: EngineProfile, cut: Output['cut'], read: boolean): string[] {
+function lossesOf(draft: Draft, profile: EngineProfile, cut: Output['cut'], read: ReadDraft | undefined): string[] {
   const notes: string[] = []
   const { limit, name } = profile
   if (cut.length && limit) notes.push(`${name} reads ${limit.max.toLocaleString('en')} ${limit.unit}; the rest is not sent.`)
-  const unsaid = profile.leaveOut ? [] : draft.leaveOut.filter((entry) => !read || profile.reads === 'json' || !positiveFor(entry))
+  const unsaid = profile.leaveOut ? [] : draft.leaveOut.filter((entry) => !read || profile.reads === 'json' || !insteadOf(entry, read))
   if (unsaid.length) notes.push(unsaid.length === draft.leaveOut.length ? `${name} takes no leave-out list; it is not sent.` : `${name} takes no leave-out list; not sent: ${unsaid.join(', ')}.`)
   if (profile.emphasis === 'none' && draft.marks.some(({ kind }) => kind === 'emphasis')) notes.push(`${name} cannot be told what weighs more; all phrases weigh the same.`)
   const asked = draft.settings['aspectRatio']
@@ -179,6 +187,6 @@ export function outputFor(given: Draft, profile: EngineProfile, read?: ReadDraft
     settings: settingsFor(draft, profile),
     used: lengthIn(profile.limit?.unit ?? 'characters', written.text),
     limit: profile.limit?.max ?? null,
-    notes: lossesOf(draft, profile, written.cut, read !== undefined),
+    notes: lossesOf(draft, profile, written.cut, read),
   }
 }

@@ -33,7 +33,7 @@ onMounted(() => setTimeout(() => root.value?.focus(), 30))
     <div ref="root" class="entry-of" role="dialog" tabindex="-1" :aria-label="`Glossary: ${phrase.text}`" @keydown.escape.stop.prevent="close">
       <p v-if="!store.glossary" class="soft" role="status">Opening the glossary …</p>
       <p v-else-if="!isKnown" class="soft">Nothing in the glossary about “{{ phrase.text }}”. <button class="plain" @click="router.push({ path: '/glossary', query: { q: phrase.text } })">Look further</button></p>
-      <TermEntry v-for="term in terms" :key="term.facet + term.term" :term="term" heading="h3" @go="go" />
+      <TermEntry v-for="term in terms" :key="term.facet + term.term" :term="term" heading="h3" :brings="!words.length" @go="go" />
       <template v-if="store.associations">
         <WordCompanions v-for="word in words" :key="word.start" :word="word.term" :associations="store.associations" use @use="say(word, $event)" />
       </template>

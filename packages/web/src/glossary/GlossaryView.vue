@@ -142,7 +142,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
       <div class="read">
         <TermForm v-if="form" :key="form.entry?.term ?? ''" :entry="form.entry" :project-name="projects.current?.name" @save="save" @cancel="form = undefined" />
         <template v-else-if="term">
-          <TermEntry :term="term" heading="h2" @go="(name) => go({ term: name, q: '', facet: undefined })" />
+          <TermEntry :term="term" heading="h2" :brings="!store.associations?.companions(term.term).length" @go="(name) => go({ term: name, q: '', facet: undefined })" />
           <WordCompanions v-if="store.associations" :word="term.term" :associations="store.associations" />
           <p class="row-actions">
             <button class="plain" @click="form = { entry: correct(term) }">{{ own ? 'Change it' : 'Correct it' }}</button>

@@ -3,7 +3,7 @@ import type { Term } from '@idolon/core'
 import { computed } from 'vue'
 
 /** What the glossary says of one term. Kin are links, so that the vocabulary can be walked. */
-const props = defineProps<{ term: Term; heading: 'h2' | 'h3' }>()
+const props = defineProps<{ term: Term; heading: 'h2' | 'h3'; /** Whether what it brings is said here, and not beside it. */ brings: boolean }>()
 defineEmits<{ go: [name: string] }>()
 const rows = computed(() =>
   [
@@ -11,6 +11,7 @@ const rows = computed(() =>
     { name: 'Narrower', names: props.term.narrower, kin: true },
     { name: 'Near', names: props.term.near, kin: true },
     { name: 'Not with', names: props.term.excludes, kin: false },
+    { name: 'Brings', names: props.brings ? props.term.brings : [], kin: false },
     { name: 'Instead', names: props.term.instead, kin: false },
   ].filter(({ names }) => names.length),
 )
