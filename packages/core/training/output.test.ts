@@ -78,6 +78,12 @@ it('an exclusion is worded only where the text does not say otherwise', () => {
   expect(said.notes.join(' ')).toContain('takes no leave-out list')
 })
 
+it('a text that is too long ends with a whole phrase, or a whole sentence', () => {
+  expect(output(draft(LIST), { reads: 'keywords', leaveOut: true, limit: { unit: 'words', max: 8 } }).text).toBe('an old ferryman, poling a raft, misty dawn')
+  expect(output(draft(LIST), { reads: 'keywords', leaveOut: true, limit: { unit: 'words', max: 7 } }).text).toBe('an old ferryman, poling a raft')
+  expect(output(draft('A fox sleeps in a ditch. It is dusk over the quarry and the wind is low.'), { reads: 'sentences', leaveOut: true, limit: { unit: 'words', max: 10 } }).text).toBe('A fox sleeps in a ditch.')
+})
+
 describe('a trim', () => {
   const profile = completeProfile({ reads: 'keywords', leaveOut: true, limit: { unit: 'words', max: 12 } })
   const after = (given: Draft) => {

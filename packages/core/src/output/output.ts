@@ -106,13 +106,16 @@ function asWritten(draft: Draft, { limit }: EngineProfile): Written {
   return { text, cut: limit && text !== whole ? rangesPast(draft, (shown) => lengthIn(limit.unit, shown) <= limit.max) : [] }
 }
 
+/** What a sentence needs to say a thing, and a field does not: “It is a travel poster”. */
+const CARRIER = /^(?:it|this|the picture) (?:is|shows|has) (?:shown )?(?:an? |the )?/i
+
 /** The draft by facet as one JSON object; phrases are dropped from the end until it fits. */
 function asJson(draft: Draft, { reading }: ReadDraft, { limit }: EngineProfile): Written {
   const phrases = reading.phrases.filter((phrase) => !covered(draft.text, draft.marks, 'off', phrase))
   const write = (count: number): string => {
     const object: Partial<Record<Facet, string | string[]>> = {}
     for (const facet of FACETS) {
-      const said = phrases.slice(0, count).filter((phrase) => phrase.facet === facet).map(({ text }) => text)
+      const said = phrases.slice(0, count).filter((phrase) => phrase.facet === facet).map(({ text }) => text.replace(CARRIER, ''))
       if (said.length) object[facet] = said.length === 1 ? said[0]! : said
     }
     return count > 0 ? JSON.stringify(object) : ''
@@ -120,6 +123,15 @@ function asJson(draft: Draft, { reading }: ReadDraft, { limit }: EngineProfile):
   let count = phrases.length
   while (count > 0 && limit && lengthIn(limit.unit, write(count)) > limit.max) count--
   return { text: write(count), cut: phrases.slice(count).map(({ start, end }) => ({ start, end })) }
+}
+
+/** A text that was cut, without the sentence or the phrase that the cut went through; as it is where it holds no whole one. */
+function wholePhrases(cut: string, whole: string, places: readonly { start: number; end: number }[]): string {
+  if (cut === whole) return whole
+  const sentence = Math.max(...[...cut.matchAll(/[.!?]["”]?(?=\s|$)/g)].map((stop) => stop.index + stop[0].length), 0)
+  if (sentence > 0) return cut.slice(0, sentence)
+  const phrase = Math.max(...places.filter(({ end }) => end <= cut.length).map(({ end }) => end), 0)
+  return phrase > 0 ? cut.slice(0, phrase) : cut
 }
 
 /** The draft in sentences or as a list, with exclusions as what is there instead and emphasis as the engine carries it. */
@@ -133,7 +145,7 @@ function asRead(draft: Draft, { reading, words }: ReadDraft, profile: EngineProf
     const again = places.flatMap((place) => Array<string>(Math.max(0, level(place))).fill(own.slice(place.start, place.end)))
     if (again.length) whole = `${whole.replace(/[.\s]+$/, '')}, ${again.join(', ')}`
   }
-  const text = profile.limit ? fitTo(whole, profile.limit) : whole
+  const text = profile.limit ? wholePhrases(fitTo(whole, profile.limit), whole, places) : whole
   const lost = text === whole ? [] : places.filter(({ end }) => end > text.length)
   const weights = profile.emphasis === 'weights' ? places.flatMap((place) => (level(place) ? [{ text: own.slice(place.start, place.end), weight: WEIGHTS[level(place)]! }] : [])) : []
   return { text, cut: lost.map(({ phrase }) => ({ start: phrase.start, end: phrase.end })).sort((a, b) => a.start - b.start), ...(weights.length ? { weights } : {}) }
