@@ -4,18 +4,22 @@ import { isMeant } from './meant.ts'
 import { type Finding, inText } from './finding.ts'
 
 const ALONE = /\b(?:lone|solitary|alone|lonely|single-handed|by (?:him|her|it)self|on (?:his|her|its) own|all alone)\b/iu
-const WITH = /\b(?:with|and|amid|amidst|surrounded by|encircled by|in the middle of|beside|between|among|accompanied by|followed by|flanked by|hand in hand with)\s+(?:(?:his|her|its|their)\s+)?(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|forty|fifty|hundred|a dozen|dozens of|hundreds of|several|many|a group of|a crowd of|friends?|sisters?|brothers?|children|companions?|family|wife|husband|mother|father|daughters?|sons?|team|crew|other \p{L}+)\b(?:\s+(?:friends?|sisters?|brothers?|children|companions?|people|men|women|riders|hikers|others))?/giu
+const WITH = /\b(?:with|and|amid|amidst|surrounded by|leading|heading|ahead of|at the head of|encircled by|in the middle of|beside|between|among|accompanied by|followed by|flanked by|hand in hand with)\s+(?:(?:his|her|its|their)\s+)?(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|forty|fifty|hundred|a dozen|dozens of|hundreds of|several|many|a group of|a crowd of|friends?|sisters?|brothers?|children|companions?|family|wife|husband|mother|father|daughters?|sons?|team|crew|other \p{L}+)\b(?:\s+(?:friends?|sisters?|brothers?|children|companions?|people|men|women|riders|hikers|others))?/giu
 
-const DESERTED = /\b(?:deserted|uninhabited|unpeopled|not a soul in sight|nobody (?:about|around|in sight)|empty (?:of people|\p{L}+ (?:street|square|beach|plaza|platform)|streets?|square|beach|plaza|platform|park|playground|market|station|stadium))\b/iu
+const DESERTED = /\b(?:nobody (?:aboard|inside|on board|else|there|left)|without a (?:single )?(?:person|soul|visitor)|not a (?:single )?(?:person|soul)|deserted|uninhabited|unpeopled|not a soul in sight|nobody (?:about|around|in sight)|empty (?:of people|\p{L}+ (?:street|square|beach|plaza|platform)|streets?|square|beach|plaza|platform|park|playground|market|station|stadium))\b/iu
+
+const BUSTLE = /\b(?:bustling|crowded|thronged|packed|teeming|heaving|jam-packed)\b/iu
 
 /** A deserted place with figures in it: “a deserted square, five children at play”. One figure may cross it. */
 export function desertedInCompany(checked: Checked): Finding[] {
-  const empty = DESERTED.exec(checked.shown)
+  // In what is taken for an exclusion, too: “a bustling quay without a single person”.
+  const empty = DESERTED.exec(checked.draft.text)
   if (!empty) return []
   const a = { start: empty.index, end: empty.index + empty[0].length }
-  const b = numbersOfFigures(checked).find(({ start, number }) => number > 2 && start !== a.start && !isMeant(checked.shown, a, { start, end: start + 1 }))
+  const bustle = BUSTLE.exec(checked.shown)
+  const b = [...numbersOfFigures(checked), ...(bustle ? [{ start: bustle.index, end: bustle.index + bustle[0].length, number: 100 }] : [])].find(({ start, number }) => number > 2 && start !== a.start && !isMeant(checked.shown, a, { start, end: start + 1 }))
   return b
-    ? [{ kind: 'contradiction', severity: 'stop', where: inText(a), with: inText(b), facet: 'setting', reason: `“${checked.said(a)}” says that nobody is there, and “${checked.said(b)}” are.` }]
+    ? [{ kind: 'contradiction', severity: 'stop', where: inText(a), with: inText(b), facet: 'setting', reason: `“${checked.said(a)}” says that nobody is there, and “${checked.said(b)}” says otherwise.` }]
     : []
 }
 

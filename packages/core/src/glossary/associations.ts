@@ -77,7 +77,8 @@ export class Associations {
     const own = singular(word.trim().toLowerCase())
     const ways: { text: string; source: Description['source'] }[] = [
       ...(row.s ?? []).map((text) => ({ text, source: 'synonym' as const })),
-      ...(row.m ? [{ text: row.m, source: 'meaning' as const }] : []),
+      // “One who lives alone” as it can stand for the word: “a person who lives alone”.
+      ...(row.m ? [{ text: row.m.replace(/^(?:one|someone|somebody)(?= )/i, 'a person'), source: 'meaning' as const }] : []),
       ...(row.n ?? []).map((text) => ({ text, source: 'kin' as const })),
       ...(row.k ? [{ text: row.k, source: 'broader' as const }] : []),
     ]

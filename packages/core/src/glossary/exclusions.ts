@@ -20,13 +20,22 @@ export class Exclusions {
     const whole = entries.filter(({ facet }) => WHOLE.has(facet))
     const named = new Map<string, string>()
     for (const { term, also = [] } of whole) for (const name of [...also, term]) named.set(name, term)
+    // What is a kind of something is excluded with it, and excludes what it does.
+    const kinds = new Map<string, string[]>()
+    for (const { term, broader } of whole) if (broader !== undefined) kinds.set(broader, [...(kinds.get(broader) ?? []), term])
+    const withKinds = (term: string): string[] => [term, ...(kinds.get(term) ?? [])]
     const excludes = new Map<string, Set<string>>(whole.map(({ term }) => [term, new Set()]))
     for (const { term, excludes: list = [] } of whole) {
       for (const name of list) {
         const other = named.get(name)
         if (other === undefined || other === term) continue
-        excludes.get(term)!.add(other)
-        excludes.get(other)!.add(term)
+        for (const a of withKinds(term)) {
+          for (const b of withKinds(other)) {
+            if (a === b) continue
+            excludes.get(a)!.add(b)
+            excludes.get(b)!.add(a)
+          }
+        }
       }
     }
     this.#finder = new TermFinder(

@@ -32,7 +32,10 @@ function without(what: string | undefined): void {
     <p v-if="!open"><button class="plain" @click="without(undefined)">Say it without the word</button></p>
     <p v-if="meaning" class="soft">It means: {{ meaning }}.</p>
     <div v-if="open">
-      <p class="soft">{{ unwanted ? `Without ${unwanted}:` : 'In other words, what drags in least first:' }}</p>
+      <p class="soft named">
+        <label>Without <input class="field" maxlength="60" placeholder="anything it brings" :value="unwanted ?? ''" @change="unwanted = ($event.target as HTMLInputElement).value.trim() || undefined" /></label>
+        {{ unwanted ? '' : 'what drags in least comes first' }}
+      </p>
       <ul v-if="ways.length">
         <li v-for="way in ways" :key="way.text">
           <button v-if="use" class="plain way" @click="emit('use', way.text)">{{ way.text }}</button><span v-else class="way">{{ way.text }}</span>
@@ -48,6 +51,16 @@ function without(what: string | undefined): void {
 .companions {
   display: grid;
   gap: 6px;
+}
+.named {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.named .field {
+  width: 150px;
+  height: 28px;
+  color: var(--ink);
 }
 .source {
   margin-left: 8px;

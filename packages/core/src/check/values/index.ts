@@ -32,7 +32,7 @@ const season = dimension(
     summer: '(?:mid ?|high |late |early )?summer(?:time)?(?: heat| sun| day)?|(?:ripe|ripening) (?:peaches|cherries|strawberries|corn|wheat)|heat ?wave|dog days|tropical(?: heat| sun)?|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
     autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september|bare autumn branches|windfalls|conkers|leaves (?:turning|falling)|carpet of (?:fallen |dead )?leaves|pumpkin harvest|grape harvest|michaelmas',
     winter: '(?:mid ?|deep |late |early )?winter(?:time|y|s day)?|icy (?:air|wind|cold|road|street)s?|breath (?:steaming|visible)|(?:building|build) a snowman|snowman|ice skat\\p{L}*|skating on|january|february|december|midwinter',
-    snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|knee deep in snow|snow (?:on|covers?|lies|under) \\p{L}+|frozen (?:lake|river|pond|canal|ground|fountain)|sleet',
+    snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|knee deep in snow|snow (?:on|covers?|lies|under) \\p{L}+|frozen (?:\\p{L}+ )?(?:lake|river|pond|canal|ground|fountain|waterfall|sea)|snowdrifts?|sleet',
   },
   'spring summer, spring autumn, spring winter, summer autumn, summer winter, summer snow, autumn winter',
 )
@@ -41,7 +41,7 @@ const weather = dimension(
   'two kinds of weather',
   ANYWHERE,
   {
-    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud(?: in the sky)?|sky without a cloud|unbroken blue|fine weather|fair weather',
+    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud(?: in the sky)?|sky without a cloud|unbroken blue|fine weather|fair weather|crystal clear (?:air|view|day|sky)|clear air|visibility for miles|clear (?:all the way )?to the horizon|(?:you can )?see for miles',
     overcast: '(?:heavily )?overcast(?: sky| light| day)?|(?:dull |leaden |heavy )?gr[ae]y sk(?:y|ies)|cloudy(?: sky)?|cloud cover|(?:low|heavy|thick|dark) clouds?|leaden sky|thunderheads?|storm clouds?',
     rain: '(?:pouring |heavy |driving |torrential |steady |lashing |cold |thin )?rain(?:y|storm|fall|ing|drops?)?(?: lashing)?|downpour|drizzl\\p{L}*|cloudburst|pelting rain|deluge|monsoon|drenched streets|raindrops|wet through',
     storm: '(?:thunder|raging |violent )?storm(?:y|s)?|tempest(?:uous)?|hurricane|gale|typhoon|squall|lightning',
@@ -105,7 +105,7 @@ const gaze = dimension(
   ['action', 'framing', 'subject', 'detail'],
   {
     viewer: '(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us|the camera)|lock(?:s|ing|ed) eyes with (?:us|the viewer|the camera)|eyes (?:fixed )?on (?:us|the viewer|the camera)|(?:looks|looking) us in the (?:eye|face)|star(?:es|ing) out at us|watching us|full face to (?:us|camera)',
-    away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut|(?:look|gaz|star)(?:s|es|ing) (?:off|out (?:of|to|over)|into the distance|at the horizon|over (?:her|his) shoulder)(?: \\p{L}+){0,3}|in (?:strict |full |side )?profile|face (?:hidden|turned away|averted|buried)|head turned away|blindfold(?:ed)?|back of (?:her|his|the) head|eyes (?:covered|bandaged)',
+    away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:is |are )?(?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut|(?:look|gaz|star)(?:s|es|ing) (?:off|out (?:of|to|over)|into the distance|at the horizon|over (?:her|his) shoulder)(?: \\p{L}+){0,3}|in (?:strict |full |side )?profile|face (?:hidden|turned away|averted|buried)|head turned away|blindfold(?:ed)?|back of (?:her|his|the) head|eyes (?:covered|bandaged)',
   },
   'viewer away',
   true,
@@ -126,7 +126,7 @@ const colourfulness = dimension(
   ['colour', 'medium', 'technique', 'light', 'detail'],
   {
     none: '(?:in |pure |stark )?black (?:and|&) white|monochrom(?:e|atic)|gr[ae]y ?scale|colou?rless|drained of colou?r|without colou?r|sepia(?: toned?| print| monochrome)?|all in gr[ae]y|shades of gr[ae]y',
-    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple)s?(?:(?:,| and) \\p{L}+){0,2}`,
+    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric|saturated|brilliant|blazing) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple|emerald|scarlet|crimson|cobalt|teal|lime|coral|fuchsia|violet|ultramarine|vermilion|gold)s?(?:(?:,| and) \\p{L}+){0,2}`,
     pastel: '(?:soft |pale |gentle )?pastel(?: \\p{L}+)? (?:colou?rs?|palette|tones|hues|shades)|pastels',
     muted: '(?:muted|faded|washed out|subdued|dull|drab|dusty)(?:,? \\p{L}+)? (?:colou?rs?|palette|tones|hues)|desaturated(?: \\p{L}+)?',
     warm: '(?:all |entirely |strictly )?warm (?:colou?r )?(?:palette|colou?rs|tones|hues)|(?:palette|colours|tones) of (?:reds?|oranges?)(?: and (?:oranges?|golds?|reds?))?',
@@ -238,9 +238,10 @@ const expression = dimension(
   ['action', 'detail', 'subject', 'mood'],
   {
     glad: '(?:smil|grinn|laugh|beam|giggl|chuckl)(?:s|es|ing)(?: \\p{L}+ly)?|(?:broad|wide|big) (?:smile|grin)|all smiles',
+    dry: 'dry eyed|not a tear|stony ?faced|expressionless|deadpan|poker ?faced',
     sad: '(?:weep|sobb|cry|wail|scowl|frown|grimac)(?:s|es|ing)(?: \\p{L}+ly)?|in tears|tear ?stained|heartbroken|grim ?faced|screaming in (?:fear|terror|rage)',
   },
-  'glad sad',
+  'glad sad, dry sad',
   true,
 )
 
@@ -282,7 +283,7 @@ const eyes = dimension(
   ['action', 'detail', 'subject'],
   {
     open: '(?:wide )?open eyes|eyes (?:wide )?open|wide eyed|bulging eyes|unblinking(?: stare)?|staring eyes|(?:bright|piercing|sparkling|glowing|green|blue|brown|amber) eyes (?:wide|fixed|shining|gleaming)',
-    shut: 'eyes (?:tightly |gently |half )?(?:closed|shut)(?: tight)?|(?:closed|shut) eyes|(?:fast |sound )?asleep|sleeping|slumbering|dozing',
+    shut: 'eyes (?:are )?(?:tightly |gently |half )?(?:closed|shut)(?: tight)?|(?:closed|shut) eyes|(?:fast |sound )?asleep|sleeping|slumbering|dozing',
   },
   'open shut',
   true,
