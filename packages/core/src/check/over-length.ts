@@ -1,6 +1,6 @@
 import type { Draft } from '../draft/draft.ts'
 import type { EngineProfile } from '../engine/profile.ts'
-import { lengthIn, outputFor } from '../output/output.ts'
+import { lengthIn, outputFor, sayLimit } from '../output/output.ts'
 import type { Check } from './checked.ts'
 import { inText } from './finding.ts'
 
@@ -24,7 +24,7 @@ export const overLength: Check = (checked) => {
       severity: subject ? 'stop' : 'caution',
       where: inText(range),
       ...(lost[0] ? { facet: lost[0].facet } : {}),
-      reason: `${engine.name} reads ${engine.limit.max.toLocaleString('en')} ${engine.limit.unit} and ${engine.pastLimit === 'refuses' ? 'refuses more; not sent:' : 'stops before'} ${names || `“${draft.text.slice(range.start, range.end).trim().slice(0, 60)}”`}${lost.length > 4 ? ` and ${lost.length - 4} more` : ''}.${subject ? ' That is the subject.' : ''}`,
+      reason: `${engine.name} reads ${sayLimit(engine.limit)} and ${engine.pastLimit === 'refuses' ? 'refuses more; not sent:' : 'stops before'} ${names || `“${draft.text.slice(range.start, range.end).trim().slice(0, 60)}”`}${lost.length > 4 ? ` and ${lost.length - 4} more` : ''}.${subject ? ' That is the subject.' : ''}`,
     },
   ]
 }

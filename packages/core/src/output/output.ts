@@ -44,6 +44,9 @@ export function lengthIn(unit: 'characters' | 'words' | 'pieces', text: string):
   return Math.ceil(text.length / 4)
 }
 
+/** “60 words”, “1 word”. */
+export const sayLimit = ({ max, unit }: NonNullable<EngineProfile['limit']>): string => `${max.toLocaleString('en')} ${max === 1 ? unit.slice(0, -1) : unit}`
+
 /** The longest start of the text, ending at a word, that the engine reads. */
 export function fitTo(text: string, limit: NonNullable<EngineProfile['limit']>): string {
   if (lengthIn(limit.unit, text) <= limit.max) return text
@@ -155,7 +158,7 @@ function asRead(draft: Draft, { reading, words }: ReadDraft, profile: EngineProf
 function lossesOf(draft: Draft, profile: EngineProfile, cut: Output['cut'], read: ReadDraft | undefined): string[] {
   const notes: string[] = []
   const { limit, name } = profile
-  if (cut.length && limit) notes.push(`${name} reads ${limit.max.toLocaleString('en')} ${limit.unit}; the rest is not sent.`)
+  if (cut.length && limit) notes.push(`${name} reads ${sayLimit(limit)}; the rest is not sent.`)
   const unsaid = profile.leaveOut ? [] : draft.leaveOut.filter((entry) => !read || profile.reads === 'json' || !insteadOf(entry, read))
   if (unsaid.length) notes.push(unsaid.length === draft.leaveOut.length ? `${name} takes no leave-out list; it is not sent.` : `${name} takes no leave-out list; not sent: ${unsaid.join(', ')}.`)
   if (profile.emphasis === 'none' && draft.marks.some(({ kind }) => kind === 'emphasis')) notes.push(`${name} cannot be told what weighs more; all phrases weigh the same.`)

@@ -1,4 +1,4 @@
-import type { EngineProfile } from '@idolon/core'
+import { type EngineProfile, sayLimit } from '@idolon/core'
 
 const READS: Record<EngineProfile['reads'], string> = {
   sentences: 'whole sentences',
@@ -18,7 +18,7 @@ export function profileRows(profile: EngineProfile): { name: string; says: strin
   const { limit, facetOrder, figures, lettering, refuses } = profile
   const rows = [
     { name: 'Reads', says: READS[profile.reads] },
-    { name: 'As far as', says: limit ? `${limit.max.toLocaleString('en')} ${limit.unit}; what is longer is ${profile.pastLimit === 'refuses' ? 'refused' : 'not read'}` : 'there is text' },
+    { name: 'As far as', says: limit ? `${sayLimit(limit)}; what is longer is ${profile.pastLimit === 'refuses' ? 'refused' : 'not read'}` : 'there is text' },
     { name: 'Leave-out list', says: profile.leaveOut ? 'taken' : 'not taken; Idolon says what is there instead, or that it is lost' },
     { name: 'Emphasis', says: EMPHASIS[profile.emphasis] },
     ...(facetOrder?.length ? [{ name: 'In the order', says: facetOrder.join(', ') }] : []),
