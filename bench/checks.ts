@@ -1,5 +1,5 @@
-import { emptyDraft, type GlossaryEntry, outputFor, SHIPPED_ENGINES } from '@idolon/core'
-import { type AssociationTable, checkDraft, createLanguage } from '@idolon/core/check'
+import { type AssociationTable, emptyDraft, type GlossaryEntry, outputFor, SHIPPED_ENGINES } from '@idolon/core'
+import { checkDraft, createLanguage } from '@idolon/core/check'
 import { createReader, Suggester } from '@idolon/core/reader'
 import { gzipSync } from 'node:zlib'
 import { perCall, prompts, table, texts } from './corpus.ts'

@@ -1,5 +1,5 @@
-import { fixedFacetsOf, type GlossaryEntry, NO_RULES } from '@idolon/core'
-import { type AssociationTable, checkDraft, createLanguage } from '@idolon/core/check'
+import { type AssociationTable, fixedFacetsOf, type GlossaryEntry, NO_RULES } from '@idolon/core'
+import { checkDraft, createLanguage } from '@idolon/core/check'
 import { createReader } from '@idolon/core/reader'
 import { draftOf } from './given-draft.ts'
 import { answerTexts } from './lines.ts'

@@ -2,5 +2,3 @@
 export { brokenRules, checkDraft } from './check/index.ts'
 export { type Around } from './check/checked.ts'
 export { createLanguage, type Language } from './check/language.ts'
-export { type AssociationTable } from './glossary/association-table.ts'
-export { Associations, type Companion, type Description } from './glossary/associations.ts'

@@ -1,5 +1,5 @@
-import type { GlossaryEntry } from '@idolon/core'
-import { type AssociationTable, createLanguage, type Language } from '@idolon/core/check'
+import type { AssociationTable, GlossaryEntry } from '@idolon/core'
+import { createLanguage, type Language } from '@idolon/core/check'
 import { createReader, type Reader } from '@idolon/core/reader'
 import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Associations } from '@idolon/core/check'
+import type { Associations } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 
 /** What a word brings along though nobody asks, and how to say it without: all of it, or one companion that is not wanted. */

@@ -1,5 +1,5 @@
-import { changesFit, changeText, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, outputFor } from '@idolon/core'
-import type { Around, AssociationTable } from '@idolon/core/check'
+import { type AssociationTable, changesFit, changeText, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, outputFor } from '@idolon/core'
+import type { Around } from '@idolon/core/check'
 import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor } from '@idolon/core/reader'
 import associationsUrl from '@idolon/core/tables/associations.json?url'
 import glossaryUrl from '@idolon/core/tables/glossary.json?url'

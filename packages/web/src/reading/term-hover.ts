@@ -1,7 +1,6 @@
 import type { Extension } from '@codemirror/state'
 import { hoverTooltip } from '@codemirror/view'
-import type { Glossary } from '@idolon/core'
-import type { Associations } from '@idolon/core/check'
+import type { Associations, Glossary } from '@idolon/core'
 
 /** What the glossary says of the word under the pointer; nothing for a word it does not know. */
 export const termHover = (vocabulary: () => { glossary: Glossary | undefined; associations: Associations | undefined }): Extension =>

@@ -1,6 +1,5 @@
 import { addTerms, listTerms, type OwnTerm, removeTerm } from '@idolon/contract'
-import { Glossary, type GlossaryEntry } from '@idolon/core'
-import type { Associations, AssociationTable } from '@idolon/core/check'
+import { Associations, type AssociationTable, Glossary, type GlossaryEntry } from '@idolon/core'
 import associationsUrl from '@idolon/core/tables/associations.json?url'
 import glossaryUrl from '@idolon/core/tables/glossary.json?url'
 import { defineStore } from 'pinia'
@@ -33,7 +32,7 @@ export const useGlossary = defineStore('glossary', () => {
       ? []
       : [
           table<GlossaryEntry[]>(glossaryUrl).then((entries) => (shipped.value = entries)),
-          Promise.all([import('@idolon/core/check'), table<AssociationTable>(associationsUrl)]).then(([{ Associations }, rows]) => (associations.value = new Associations(rows))),
+          table<AssociationTable>(associationsUrl).then((rows) => (associations.value = new Associations(rows))),
         ]
     await Promise.all([readOwn(), ...missing])
   }

@@ -23,6 +23,13 @@ export interface Dimension {
   ofOne: boolean
 }
 
+/** Letters of English and its loan words; classes of Unicode cost several times as much, and texts come in lower case. */
+const LETTER = 'a-zà-öø-ÿ'
+const patternOf = (said: string): RegExp => {
+  const inOneLine = said.replace(/\s*\n\s*/g, '').replaceAll(' ', '[ -]').replaceAll('\\p{L}', `[${LETTER}]`)
+  return new RegExp(`(?<![${LETTER}0-9-])(?:${inOneLine})(?![${LETTER}0-9])`, 'g')
+}
+
 /**
  * A dimension from what says each of its values and the pairs of values that cannot both show. Patterns are
  * lower case, stand between word boundaries, and may put a hyphen or a space for a space.
@@ -33,7 +40,7 @@ export function dimension(name: string, facets: readonly Facet[], values: Readon
     name,
     facets,
     ofOne,
-    values: new Map(Object.entries(values).map(([value, pattern]) => [value, new RegExp(`(?<![\\p{L}\\p{N}-])(?:${pattern.replace(/\s*\n\s*/g, '').replaceAll(' ', '[ -]')})(?![\\p{L}\\p{N}])`, 'gu')])),
+    values: new Map(Object.entries(values).map(([value, pattern]) => [value, patternOf(pattern)])),
     clash: pairs ? (a, b) => pairs.has(`${a} ${b}`) : (clashes as (a: string, b: string) => boolean),
   }
 }
