@@ -43,6 +43,7 @@ const changed = computed(() => JSON.stringify(rules.value) !== saved.value)
 const conflicts = computed(() => ruleConflicts(rules.value))
 const ratios = computed(() => [...new Set(engines.profiles.flatMap(({ id, sizes }) => (form.engine && id !== form.engine ? [] : sizes.map(({ aspectRatio }) => aspectRatio))))])
 
+const loaded = ref(false)
 const touched = ref<{ prompts: TouchedPrompt[]; checked: number }>()
 async function look(): Promise<void> {
   touched.value = await task(() => call(promptsBreakingRules, { params: { project: props.project } }))
@@ -51,8 +52,13 @@ watch(
   () => props.project,
   async (id) => {
     touched.value = undefined
-    await task(() => store.load(id))
-    show(store.rules)
+    // No form before the rules are there: what is typed into it would be written over.
+    loaded.value = false
+    await task(async () => {
+      await store.load(id)
+      show(store.rules)
+      loaded.value = true
+    })
     await look()
   },
   { immediate: true },
@@ -73,7 +79,8 @@ async function save(): Promise<void> {
   <section aria-labelledby="rules-title">
     <h2 id="rules-title">House rules</h2>
     <p class="soft">New prompts begin with them; the Desk says where a prompt breaks one, and mends it by one press.</p>
-    <form class="rules" @submit.prevent="save">
+    <p v-if="!loaded" class="soft" role="status">Opening the rules …</p>
+    <form v-else class="rules" @submit.prevent="save">
       <label class="labelled"><span>Every prompt says, a phrase a line</span><textarea v-model="form.must" class="field" rows="3" /></label>
       <label class="labelled"><span>No prompt says, with commas</span><textarea v-model="form.never" class="field" rows="3" /></label>
       <label class="labelled"><span>On every leave-out list, with commas</span><textarea v-model="form.leaveOut" class="field" rows="2" /></label>
