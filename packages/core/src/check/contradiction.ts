@@ -7,8 +7,8 @@ import { isMeant } from './meant.ts'
 import { twoNumbers } from './numbers.ts'
 import { twoPostures } from './posture.ts'
 import { removing } from './fixes.ts'
-import { type Said, saidOf } from './values/dimension.ts'
-import { DIMENSIONS } from './values/index.ts'
+import { type Dimension, type Said, saidOf } from './values/dimension.ts'
+import { company, DIMENSIONS } from './values/index.ts'
 
 /** The season's snow on far peaks, and what was or will be, say nothing of the picture's own moment. */
 function isElsewhere({ shown }: Checked, { start, end }: TextRange): boolean {
@@ -45,6 +45,7 @@ const hasSeveral = (checked: Checked): boolean => checked.of('subject').length >
 export const contradiction: Check = (checked) => {
   const found: Finding[] = []
   const several = hasSeveral(checked)
+  const clashing = new Set<Dimension>()
   /** Pairs of phrases that are told: snow on a hot summer day is of two seasons, and need not be of two heats besides. */
   const pairs = new Set<string>()
   const pairOf = (a: Said, b: Said) => `${a.phrase.start} ${b.phrase.start}`
@@ -60,6 +61,7 @@ export const contradiction: Check = (checked) => {
         if (said.has(b.start) || (a.phrase !== b.phrase && (told.has(b.phrase) || pairs.has(pairOf(a, b)))) || !clash(a.value, b.value) || isMeant(checked.shown, a, b)) continue
         said.add(b.start)
         told.add(b.phrase)
+        clashing.add(dimension)
         pairs.add(pairOf(a, b))
         found.push({
           kind: 'contradiction',
@@ -73,5 +75,5 @@ export const contradiction: Check = (checked) => {
       }
     })
   }
-  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...(found.some(({ reason }) => reason.includes('alone and in company')) ? [] : desertedInCompany(checked)), ...twoPostures(checked), ...twoNumbers(checked)]
+  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...(clashing.has(company) ? [] : desertedInCompany(checked)), ...twoPostures(checked), ...twoNumbers(checked)]
 }

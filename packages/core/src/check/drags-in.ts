@@ -1,3 +1,4 @@
+import { singularOf } from '../english/noun.ts'
 import type { Check, Checked } from './checked.ts'
 import { fightsLeaveOut } from './fights-leave-out.ts'
 import { inText } from './finding.ts'
@@ -14,8 +15,7 @@ const UNWANTED: readonly { what: RegExp; against: RegExp }[] = [
 ]
 
 const WORD = /\p{L}+/gu
-const singular = (word: string) => word.replace(/ies$/, 'y').replace(/(?<=ch|sh|x|ss)es$/, '').replace(/(?<!s)s$/, '')
-const wordsOf = (said: string) => [...said.toLowerCase().matchAll(WORD)].map(([word]) => singular(word))
+const wordsOf = (said: string) => [...said.toLowerCase().matchAll(WORD)].map(([word]) => singularOf(word))
 
 /** Whether an entry rules a companion out: by its words, by what it implies, or as a kind of it. Remembered, since drafts of one project share their lists. */
 const answers = new Map<string, boolean>()

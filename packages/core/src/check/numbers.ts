@@ -1,3 +1,4 @@
+import { singularOf } from '../english/noun.ts'
 import type { Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
 import { isMeant } from './meant.ts'
@@ -5,7 +6,6 @@ import { isMeant } from './meant.ts'
 const NUMBERS = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|a dozen|a single|a lone|a solitary|an only'
 const COUNTED = new RegExp(`(?<![\\p{L}-])(${NUMBERS}) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)(?=\\s*(?:[,.;:!?\\n]|$|in|on|at|by|with|and|of|under|over|beside|near|behind|sit|stand|lie|sleep))`, 'giu')
 const valueOf = (said: string) => (/single|lone|solitary|only|^one$/i.test(said) ? 'one' : said.toLowerCase())
-const singular = (word: string) => word.toLowerCase().replace(/ies$/, 'y').replace(/(?<=ch|sh|x|ss)es$/, '').replace(/(?<!s)s$/, '')
 /** Numbers that go with several groups of the same kind. */
 const GROUPS = /\b(?:other|another|more|pair|pairs|each|every|first|second|third|front|back|left|right|row|rows|of the|of them)\b/i
 
@@ -13,7 +13,7 @@ const GROUPS = /\b(?:other|another|more|pair|pairs|each|every|first|second|third
 export function twoNumbers(checked: Checked): Finding[] {
   const counted = [...checked.shown.matchAll(COUNTED)].flatMap((match) => {
     const phrase = checked.phraseAt(match.index + match[0].length - 1)
-    return phrase && ['subject', 'detail', 'action', 'setting'].includes(phrase.facet) ? [{ start: match.index, end: match.index + match[0].length, number: valueOf(match[1]!), noun: singular(match[2]!) }] : []
+    return phrase && ['subject', 'detail', 'action', 'setting'].includes(phrase.facet) ? [{ start: match.index, end: match.index + match[0].length, number: valueOf(match[1]!), noun: singularOf(match[2]!.toLowerCase()) }] : []
   })
   for (const [i, b] of counted.entries()) {
     const a = counted.slice(0, i).find((one) => one.noun === b.noun && one.number !== b.number)

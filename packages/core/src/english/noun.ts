@@ -26,6 +26,13 @@ function core(said: string): string[] {
   return end < 0 ? list : list.slice(0, end)
 }
 
+/** A lower-case word without the ending of a regular plural; any word may be given, and most that are no plurals stay as they are. */
+export function singularOf(word: string): string {
+  if (word.endsWith('ies')) return `${word.slice(0, -3)}y`
+  if (/(?:ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2)
+  return word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word
+}
+
 /** The noun that a noun phrase is about, in lower case; an empty string for none. */
 export const headOf = (said: string): string => core(said).at(-1) ?? ''
 

@@ -1,3 +1,4 @@
+import { singularOf } from '../english/noun.ts'
 import type { AssociationRow, AssociationTable, SourceLetter } from './association-table.ts'
 
 /** What a word commonly brings into a picture though nobody asked. */
@@ -19,7 +20,6 @@ export interface Description {
 
 const SOURCES: Readonly<Record<SourceLetter, Companion['source']>> = { l: 'listed', d: 'dictionary', p: 'prompts', u: 'use' }
 const WORD = /[\p{L}]+(?:[’'-]\p{L}+)*/gu
-const singular = (word: string) => (word.endsWith('ies') ? `${word.slice(0, -3)}y` : /(?:ch|sh|x|ss)es$/.test(word) ? word.slice(0, -2) : word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word)
 /** How near a description of each kind keeps to what was meant, for two that drag in as much. */
 const KEEPS: Readonly<Record<Description['source'], number>> = { synonym: 3, meaning: 2, kin: 1, broader: 0 }
 
@@ -30,7 +30,7 @@ export class Associations {
   #row(word: string): AssociationRow | undefined {
     const lower = word.trim().toLowerCase()
     // Not by plain access: words such as “constructor” are no words of the table.
-    return [lower, singular(lower)].flatMap((one) => (Object.hasOwn(this.table, one) ? [this.table[one]] : []))[0]
+    return [lower, singularOf(lower)].flatMap((one) => (Object.hasOwn(this.table, one) ? [this.table[one]] : []))[0]
   }
 
   /** What a word or a short term brings, strongest first; empty where nothing is known well enough. */
@@ -74,7 +74,7 @@ export class Associations {
   without(word: string, unwanted?: string): Description[] {
     const row = this.#row(word)
     if (!row) return []
-    const own = singular(word.trim().toLowerCase())
+    const own = singularOf(word.trim().toLowerCase())
     const ways: { text: string; source: Description['source'] }[] = [
       ...(row.s ?? []).map((text) => ({ text, source: 'synonym' as const })),
       // “One who lives alone” as it can stand for the word: “a person who lives alone”.
@@ -84,7 +84,7 @@ export class Associations {
     ]
     const seen = new Set<string>()
     return ways
-      .filter(({ text }) => !seen.has(text) && seen.add(text) && ![...text.matchAll(WORD)].some(([one]) => singular(one.toLowerCase()) === own))
+      .filter(({ text }) => !seen.has(text) && seen.add(text) && ![...text.matchAll(WORD)].some(([one]) => singularOf(one.toLowerCase()) === own))
       .map(({ text, source }) => ({ text, source, drags: this.#drags(text, unwanted) }))
       .filter(({ drags, text }) => !unwanted || (drags < 0.3 && !alike(text, unwanted)))
       .sort((a, b) => a.drags - b.drags || KEEPS[b.source] - KEEPS[a.source])
@@ -93,6 +93,6 @@ export class Associations {
 
 /** Whether two short texts share a word, whatever its number. */
 function alike(a: string, b: string): boolean {
-  const words = new Set([...a.toLowerCase().matchAll(WORD)].map(([word]) => singular(word)))
-  return [...b.toLowerCase().matchAll(WORD)].some(([word]) => word.length > 2 && words.has(singular(word)))
+  const words = new Set([...a.toLowerCase().matchAll(WORD)].map(([word]) => singularOf(word)))
+  return [...b.toLowerCase().matchAll(WORD)].some(([word]) => word.length > 2 && words.has(singularOf(word)))
 }

@@ -145,7 +145,8 @@ const shutter = dimension(
   'long short',
 )
 
-const company = dimension(
+/** Whether anybody is there; figures beside a deserted place are looked for by another check when this finds nothing. */
+export const company = dimension(
   'alone and in company',
   ANYWHERE,
   {
