@@ -3,8 +3,8 @@ import { numbersOfFigures } from './figures.ts'
 import { isMeant } from './meant.ts'
 import { type Finding, inText } from './finding.ts'
 
-const ALONE = /\b(?:lone|solitary|alone|lonely|single-handed|by (?:him|her|it)self|on (?:his|her|its) own|all alone)\b/iu
-const WITH = /\b(?:with|and|amid|amidst|surrounded by|leading|heading|ahead of|at the head of|encircled by|in the middle of|beside|between|among|accompanied by|followed by|flanked by|hand in hand with)\s+(?:(?:his|her|its|their)\s+)?(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|forty|fifty|hundred|a dozen|dozens of|hundreds of|several|many|a group of|a crowd of|friends?|sisters?|brothers?|children|companions?|family|wife|husband|mother|father|daughters?|sons?|team|crew|other \p{L}+)\b(?:\s+(?:friends?|sisters?|brothers?|children|companions?|people|men|women|riders|hikers|others))?/giu
+const ALONE = /\b(?:lone|solo|solitary|alone|lonely|single-handed|by (?:him|her|it)self|on (?:his|her|its) own|all alone)\b/iu
+const WITH = /\b(?:with|and|amid|amidst|surrounded by|leading|heading|ahead of|at the head of|encircled by|in the middle of|beside|between|among|accompanied by|followed by|flanked by|hand in hand with)\s+(?:(?:his|her|its|their)\s+)?(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|forty|fifty|hundred|a dozen|dozens of|hundreds of|several|many|a group of|a crowd of|friends?|sisters?|brothers?|children|companions?|family|wife|husband|mother|father|daughters?|sons?|team|crew|other \p{L}+|(?:his|her|its|their|the|a) (?:pack|herd|flock|swarm|comrades|entourage|gang|crowd))\b(?:\s+(?:friends?|sisters?|brothers?|children|companions?|people|men|women|riders|hikers|others))?/giu
 
 const DESERTED = /\b(?:nobody (?:aboard|inside|on board|else|there|left)|without a (?:single )?(?:person|soul|visitor)|not a (?:single )?(?:person|soul)|deserted|uninhabited|unpeopled|not a soul in sight|nobody (?:about|around|in sight)|empty (?:of people|\p{L}+ (?:street|square|beach|plaza|platform)|streets?|square|beach|plaza|platform|park|playground|market|station|stadium))\b/iu
 

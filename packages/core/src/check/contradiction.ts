@@ -5,6 +5,8 @@ import { type Finding, inText } from './finding.ts'
 import { aloneInCompany, desertedInCompany } from './company.ts'
 import { isMeant } from './meant.ts'
 import { twoNumbers } from './numbers.ts'
+import { thereAfterAll } from './lacking.ts'
+import { twoQualities } from './opposites.ts'
 import { twoPostures } from './posture.ts'
 import { removing } from './fixes.ts'
 import { type Dimension, type Said, saidOf } from './values/dimension.ts'
@@ -33,11 +35,15 @@ function excluded(checked: Checked, already: readonly Finding[]): Finding[] {
       with: inText(b),
       facet: b.phrase.facet,
       reason: `“${checked.said(a)}” and “${checked.said(b)}” cannot both show; the picture can have one, and the engine will choose.`,
-      fix: removing(checked, a.phrase === b.phrase ? b : b.phrase),
+      fix: removing(checked, a.phrase === b.phrase || b.phrase.facet === 'subject' ? b : b.phrase),
     })
   })
   return found
 }
+
+/** Findings on places that no other is on: one contradiction is told once. */
+const beside = (found: readonly Finding[], more: readonly Finding[]): Finding[] =>
+  more.filter((one) => !found.some((other) => [one.where, one.with].every((place) => [other.where, other.with].some((its) => place?.in === 'text' && its?.in === 'text' && place.start < its.end && place.end > its.start))))
 
 /** Whether there is more than one figure, so that one may smile and another weep. */
 const hasSeveral = (checked: Checked): boolean => checked.of('subject').length > 2 || checked.of('subject').some(({ text }) => /\b(?:two|three|four|five|both|and|group|couple|pair|children|men|women|people|twins|sisters|brothers|crowd|family)\b/i.test(text)) || /\b(?:one|the other|another) (?:of them |\p{L}+ )?(?:is |are )?\p{L}+ing\b/iu.test(checked.shown)
@@ -70,10 +76,10 @@ export const contradiction: Check = (checked) => {
           with: inText(b),
           facet: a.phrase.facet,
           reason: `“${checked.said(a)}” and “${checked.said(b)}” are ${name}; the picture can have one, and the engine will choose.`,
-          fix: removing(checked, a.phrase === b.phrase ? b : b.phrase),
+          fix: removing(checked, a.phrase === b.phrase || b.phrase.facet === 'subject' ? b : b.phrase),
         })
       }
     })
   }
-  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...(clashing.has(company) ? [] : desertedInCompany(checked)), ...twoPostures(checked), ...twoNumbers(checked)]
+  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...(clashing.has(company) ? [] : desertedInCompany(checked)), ...twoPostures(checked), ...twoNumbers(checked), ...beside(found, twoQualities(checked)), ...beside(found, thereAfterAll(checked))]
 }

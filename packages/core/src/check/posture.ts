@@ -14,7 +14,7 @@ const POSTURES: Record<string, string> = {
   swimming: 'swimming, swims, diving, dives',
   crouching: 'crouching, crouches, squatting, squats',
   asleep: 'asleep, fast asleep, sleeping, sleeps, dozing, napping',
-  flying: 'flying, in mid-flight',
+  flying: 'flying, flies, in mid-flight, in flight, soaring, soars, hovering, hovers, gliding, glides',
 }
 const finder = new TermFinder(Object.entries(POSTURES).flatMap(([value, terms]) => listed(terms, value)))
 
@@ -28,7 +28,7 @@ export function twoPostures(checked: Checked): Finding[] {
   // The second is easily read as a detail; a posture opens its phrase.
   const terms = checked.terms(finder, ['action', 'detail']).filter(({ start, phrase }) => phrase.facet === 'action' || phrase.start === start)
   const clash = (x: string, y: string) => x !== y && !(x === 'asleep' || y === 'asleep' ? RESTING.has(x) || RESTING.has(y) : false)
-  const [a, b] = [terms[0], terms.find((term) => clash(terms[0]!.value, term.value) && term.phrase !== terms[0]?.phrase)]
+  const [a, b] = [terms[0], terms.find((term) => clash(terms[0]!.value, term.value) && (term.phrase !== terms[0]?.phrase || /[^s]s$/.test(term.term)))]
   if (!a || !b || isMeant(checked.shown, a, b) || /\b(?:then|and)\b/.test(checked.shown.slice(a.end, b.start))) return []
   return [
     {

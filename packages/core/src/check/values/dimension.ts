@@ -50,7 +50,9 @@ export function saidOf(checked: Checked, { facets, values }: Dimension): Said[] 
   const all = [...values].flatMap(([value, pattern]) =>
     [...checked.lower.matchAll(pattern)].flatMap((match) => {
       const phrase = checked.phraseAt(match.index) ?? checked.phraseAt(match.index + match[0].length - 1)
-      return phrase && facets.includes(phrase.facet) ? [{ start: match.index, end: match.index + match[0].length, value, phrase }] : []
+      // A turn of several words means the same wherever it stands; a single word may be of something else.
+      const fits = phrase && (facets.includes(phrase.facet) || (phrase.facet !== 'lettering' && /[a-z][ -][a-z]/.test(match[0])))
+      return fits ? [{ start: match.index, end: match.index + match[0].length, value, phrase }] : []
     }),
   )
   all.sort((a, b) => b.end - b.start - (a.end - a.start))

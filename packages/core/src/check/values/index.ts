@@ -29,7 +29,7 @@ const season = dimension(
   ANYWHERE,
   {
     spring: '(?:early |late |first )?spring(?:time)?(?: blossom| morning| day| rain)?|april|apple blossom|cherry blossoms?|in (?:full |first )?blossom|springtide|snowdrops|crocuses|daffodils|new lambs|budding (?:trees|branches)',
-    summer: '(?:mid ?|high |late |early )?summer(?:time)?(?: heat| sun| day)?|(?:ripe|ripening) (?:peaches|cherries|strawberries|corn|wheat)|heat ?wave|dog days|tropical(?: heat| sun)?|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
+    summer: '(?:blooming|flowering) lavender|lavender (?:fields?|in bloom)|fireflies|(?:poppy|sunflower) fields?|fields? of (?:poppies|sunflowers)|(?:mid ?|high |late |early )?summer(?:time)?(?: heat| sun| day)?|(?:ripe|ripening) (?:peaches|cherries|strawberries|corn|wheat)|heat ?wave|dog days|tropical(?: heat| sun)?|sweltering|scorching|baking heat|midsummer|july|august|sultry|sun-?baked|blistering heat',
     autumn: '(?:late |early )?autumn(?:al)?|fall (?:foliage|colou?rs|leaves)|(?:falling|turning|golden|russet) leaves|october|november|harvest time|september|bare autumn branches|windfalls|conkers|leaves (?:turning|falling)|carpet of (?:fallen |dead )?leaves|pumpkin harvest|grape harvest|michaelmas',
     winter: '(?:mid ?|deep |late |early )?winter(?:time|y|s day)?|icy (?:air|wind|cold|road|street)s?|breath (?:steaming|visible)|(?:building|build) a snowman|snowman|ice skat\\p{L}*|skating on|january|february|december|midwinter',
     snow: '(?:deep |fresh |falling |thick |driving |powder )?snow(?:y|fall|storm|drifts?|bound|covered|flakes?|scape|banks?)?|blizzard|frost(?:y|ed|bitten)?|hoarfrost|icicles?|knee deep in snow|snow (?:on|covers?|lies|under) \\p{L}+|frozen (?:\\p{L}+ )?(?:lake|river|pond|canal|ground|fountain|waterfall|sea)|snowdrifts?|sleet',
@@ -41,15 +41,15 @@ const weather = dimension(
   'two kinds of weather',
   ANYWHERE,
   {
-    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud(?: in the sky)?|sky without a cloud|unbroken blue|fine weather|fair weather|crystal clear (?:air|view|day|sky)|clear air|visibility for miles|clear (?:all the way )?to the horizon|(?:you can )?see for miles',
+    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud(?: in the sky)?|sky without a cloud|unbroken blue|fine weather|fair weather|crystal clear (?:air|view|views|day|sky|visibility)|(?:perfect|unlimited|excellent) visibility|direct (?:sun|sunlight)|strong sun(?:light|shine)|clear air|visibility for miles|clear (?:all the way )?to the horizon|(?:you can )?see for miles',
     overcast: '(?:heavily )?overcast(?: sky| light| day)?|(?:dull |leaden |heavy )?gr[ae]y sk(?:y|ies)|cloudy(?: sky)?|cloud cover|(?:low|heavy|thick|dark) clouds?|leaden sky|thunderheads?|storm clouds?',
     rain: '(?:pouring |heavy |driving |torrential |steady |lashing |cold |thin )?rain(?:y|storm|fall|ing|drops?)?(?: lashing)?|downpour|drizzl\\p{L}*|cloudburst|pelting rain|deluge|monsoon|drenched streets|raindrops|wet through',
     storm: '(?:thunder|raging |violent )?storm(?:y|s)?|tempest(?:uous)?|hurricane|gale|typhoon|squall|lightning',
     fog: '(?:thick |dense |heavy )?(?:fog(?:gy|bound)?|mist hides \\p{L}+)|pea soup|cannot see (?:a|ten) \\p{L}+ ahead',
     blizzard: 'blizzard|snowstorm|white ?out',
     dry: 'bone ?dry(?: \\p{L}+)?|dusty (?:road|street|ground|earth)|parched \\p{L}+|without a drop of rain',
-    still: 'windless|dead calm|no wind|still air|perfectly still|glassy (?:calm|water|sea)|mirror calm|not a breath of wind',
-    windy: 'wind(?:y|swept|blown|s howling)|gust(?:y|s)|(?:strong|howling|fierce|high) winds?|gale|blustery|squall',
+    still: 'windless|no breeze|airless(?: \\p{L}+)?|breathless air|hang(?:s|ing)? limp|dead calm|no wind|still air|perfectly still|glassy (?:calm|water|sea)|mirror calm|not a breath of wind',
+    windy: 'wind(?:y|swept|blown|s howling)|gust(?:y|s)|(?:strong|howling|fierce|high) winds?|gale|blustery|squall|whipp(?:ed|ing) (?:in|by) the (?:wind|gale)|wind (?:tossed|whipped)|(?:flapping|streaming|billowing|snapping|fluttering) in the (?:wind|breeze|gale)',
   },
   'clear overcast, clear rain, clear storm, clear fog, clear blizzard, dry rain, still windy, still storm, still blizzard',
 )
@@ -58,18 +58,20 @@ const shadow = dimension(
   'two ways for shadows to fall',
   [...ANYWHERE, 'medium'],
   {
-    hard: '(?:hard|sharp|deep|long|strong|dramatic|harsh|crisp|black|dark|heavy|inky|stark)(?: edged)?(?:,? (?:hard|deep|long|black|dark))* shadows?|chiaroscuro|raking light|tenebrist light',
+    hard: '(?:deep|strong|dramatic|black|dark|heavy|inky)(?: edged)?(?:,? (?:hard|deep|long|black|dark))* shadows?|chiaroscuro|raking light|tenebrist light',
     hardlight: '(?:hard|harsh|stark|glaring) (?:\\p{L}+ )?(?:light|lighting|flash|sun|sunlight)|bare bulb|hard edged light',
     softlight: '(?:soft|softly|gentle) (?:diffused? |even |wrapping )?(?:light|lighting)(?! from the (?:screen|phone))|diffused? (?:light|lighting|daylight)',
-    bright: 'brightly lit|flooded with light|dazzlingly bright|blazing with light|bathed in bright light',
+    bright: '(?:brightly|brilliantly) lit|flooded with (?:brilliant |bright |white |golden )?light|flooded (?:with )?brilliant light|dazzlingly bright|blazing with light|bathed in bright light',
     dark: 'pitch black|pitch dark|in (?:total|complete|near) darkness|unlit|barely lit|almost dark',
+    overcast: 'overcast(?: light| sky| day| weather)?|(?:thick|heavy|unbroken) cloud cover|diffused? (?:by|through) clouds?',
+    cast: '(?:hard|sharp|crisp|harsh|stark|long)(?: edged)?(?:,? (?:hard|sharp|long|black|dark))* shadows?',
     none: '(?:completely |totally )?shadowless(?: \\p{L}+)?|no shadows? anywhere|(?:totally |completely )?flat (?:even )?(?:light|lighting)|without (?:a |any )?shadows?|shadow free',
     highkey: 'high key(?: light(?:ing)?)?|bright and airy',
     lowkey: 'low key(?: light(?:ing)?)?|near darkness|almost no light|(?:almost |nearly )?everything (?:lost )?in (?:black|shadow|darkness)|lost in (?:black|shadow|darkness)',
     back: 'back ?lit|back ?light(?:ing)?|contre jour|lit from behind|light from behind|(?:pure |black |dark )?silhouett(?:e|ed)(?: against \\p{L}+)?',
-    front: 'front lit|front(?:al)? light(?:ing)?|lit from the front|flat on camera flash',
+    front: '(?:evenly |brightly |fully )?lit (?:evenly )?from the front|front lit|front(?:al)? light(?:ing)?|lit from the front|flat on camera flash',
   },
-  'hard none, highkey lowkey, back front, none lowkey, hardlight softlight, bright dark, highkey dark, lowkey bright',
+  'hard none, cast none, overcast cast, highkey lowkey, back front, none lowkey, hardlight softlight, bright dark, highkey dark, lowkey bright',
 )
 
 /** From very near to very far; two steps apart cannot be one picture. */
@@ -79,12 +81,12 @@ const shot = dimension(
   ['framing', 'medium', 'technique'],
   {
     detail: '(?:extreme|very|super) close ?up(?: shot| view| of)?|macro(?: of)?|macro (?:shot|close up|photo(?:graph)?|photography|view)|extreme macro|detail shot',
-    close: '(?:(?:her|his|the|its|a) )?(?:face|head|mouth|hands?) fill(?:s|ing)? the (?:whole |entire )?(?:frame|picture|screen)|zoomed in|tight on (?:her|his|its|the) \\p{L}+|every pore (?:visible|shown)|(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|cropped (?:at|to) the (?:shoulders?|neck|chin)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
+    close: '(?:(?:her|his|the|its|a) )?(?:\\p{L}+ )?(?:face|head|mouth|hands?|eyes?|eyelash(?:es)?|lips|snout|beak|petals?) fill(?:s|ing)? the (?:whole |entire )?(?:frame|picture|screen)|zoomed in|tight on (?:her|his|its|the) \\p{L}+|every pore (?:visible|shown)|(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|crop(?:ped)? (?:tight(?:ly)? |close(?:ly)? |in )*(?:at|to|on|around|in on) (?:the |her |his |its )?(?:shoulders?|neck|chin|face|eyes|head)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
     mediumClose: 'medium close ?up|bust(?: shot| length)|head and shoulders(?: view| shot| portrait)?|chest up|shoulders up',
     medium: '(?:medium|mid) shot|waist up|from the waist up|half (?:length|body)(?: portrait| shot)?|three quarter length',
-    full: 'full (?:body|length|figure)(?: shot| view| portrait)?|full shot|head to (?:toe|foot)',
+    full: 'full (?:body|length|figure)(?: shot| view| portrait)?|(?:whole|entire) (?:figure|body|person|outfit)|from head to (?:toe|foot)|head to heel|full shot|head to (?:toe|foot)',
     wide: '(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view|seen (?:from )?(?:far|miles) (?:away|off)|(?:seen )?from (?:afar|a (?:great|long) (?:distance|way off))|(?:tiny|small|lost|a speck|a dot) in the (?:frame|distance|vast\\p{L}*|landscape)|(?:a |mere )speck|dwarfed by|zoomed out|whole (?:scene|room|building) in view',
-    farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?(?:\\p{L}+ )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)|(?:entire|whole) (?:valley|city|town|village|coast|coastline|landscape|mountain range|island|street|bay|region|country) (?:is )?(?:visible|in view|in frame|below|spread out|shown)|horizon to horizon|from rim to rim`,
+    farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?(?:\\p{L}+ )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)|(?:entire|whole) (?:valley|city|town|village|coast|coastline|landscape|mountain range|island|street|bay|region|country) (?:is )?(?:visible|in view|in frame|below|spread out|shown|stretching|laid out|in (?:the )?shot|in one (?:frame|view|picture))|horizon to horizon|from rim to rim`,
   },
   (a, b) => Math.abs(NEARNESS[a]! - NEARNESS[b]!) >= 2,
 )
@@ -104,7 +106,7 @@ const gaze = dimension(
   'two directions of looking',
   ['action', 'framing', 'subject', 'detail'],
   {
-    viewer: '(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us|the camera)|lock(?:s|ing|ed) eyes with (?:us|the viewer|the camera)|eyes (?:fixed )?on (?:us|the viewer|the camera)|(?:looks|looking) us in the (?:eye|face)|star(?:es|ing) out at us|watching us|full face to (?:us|camera)',
+    viewer: '(?:\\p{L}+ )?face fill(?:s|ing)? the (?:frame|picture)|(?:smil|grinn)(?:s|es|ing) at us|(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us|the camera)|lock(?:s|ing|ed) eyes with (?:us|the viewer|the camera)|eyes (?:fixed )?on (?:us|the viewer|the camera)|(?:looks|looking) us in the (?:eye|face)|star(?:es|ing) out at us|watching us|full face to (?:us|camera)',
     away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:is |are )?(?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut|(?:look|gaz|star)(?:s|es|ing) (?:off|out (?:of|to|over)|into the distance|at the horizon|over (?:her|his) shoulder)(?: \\p{L}+){0,3}|in (?:strict |full |side )?profile|face (?:hidden|turned away|averted|buried)|head turned away|blindfold(?:ed)?|back of (?:her|his|the) head|eyes (?:covered|bandaged)',
   },
   'viewer away',
@@ -115,10 +117,12 @@ const focus = dimension(
   'two depths of focus',
   ['technique', 'framing', 'setting', 'light', 'detail'],
   {
+    soft: 'soft focus(?! background| backdrop)(?: throughout| everywhere)?|everything (?:is )?(?:soft|blurred|out of focus|hazy)|dreamy blur|blurr(?:ed|y) all over',
+    tack: '(?:tack|razor|pin|crystal|needle) sharp(?: focus| detail| everywhere)?',
     deep: `everything (?:is )?(?:in |kept )?(?:tack |pin |razor |crisp |perfect |clear )?(?:in )?(?:sharp|focus|sharp focus|crisp)|all (?:planes|layers) (?:sharp|in focus)|no blur anywhere|(?:sharp|crisp) (?:foreground|near) (?:and|to) (?:background|far)|everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:focus )?(?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
-    shallow: '(?:very |extremely |razor )?(?:shallow|thin|narrow) (?:depth of field|focus|dof)|(?:creamy |soft |smooth |heavy )?bokeh|(?:softly |heavily |creamy )?blurr(?:ed|y) (?:background|backdrop|foreground)|(?:background|backdrop) (?:softly |completely )?(?:blurred|blur|melting(?: into \\p{L}+)?|dissolv\\p{L}+|out of focus|a blur|lost in blur)|background (?:thrown|gone) out of focus|only (?:the|her|his|one) \\p{L}+ (?:is )?(?:sharp|in focus)|out of focus (?:background|backdrop)|razor thin focus|selective focus|[fƒ]/(?:0\\.95|1|1\\.\\d|2|2\\.0)(?!\\d)',
+    shallow: '(?:everything|the rest|all)(?: \\p{L}+){0,4} (?:dissolv\\p{L}+|melt\\p{L}+|blurred|lost)(?: (?:into|in) (?:an? )?(?:\\p{L}+ )?blur)?|(?:dissolving|melting|fading|thrown) into (?:an? )?(?:\\p{L}+ )?blur|(?:very |extremely |razor )?(?:shallow|thin|narrow) (?:depth of field|focus|dof)|(?:creamy |soft |smooth |heavy )?bokeh|(?:softly |heavily |creamy )?blurr(?:ed|y) (?:background|backdrop|foreground)|(?:background|backdrop) (?:softly |completely )?(?:blurred|blur|melting(?: into \\p{L}+)?|dissolv\\p{L}+|out of focus|a blur|lost in blur)|background (?:thrown|gone) out of focus|only (?:the|her|his|one) \\p{L}+ (?:is )?(?:sharp|in focus)|out of focus (?:background|backdrop)|razor thin focus|selective focus|[fƒ]/(?:0\\.95|1|1\\.\\d|2|2\\.0)(?!\\d)',
   },
-  'deep shallow',
+  'deep shallow, soft deep, soft tack',
 )
 
 const colourfulness = dimension(
@@ -126,7 +130,7 @@ const colourfulness = dimension(
   ['colour', 'medium', 'technique', 'light', 'detail'],
   {
     none: '(?:in |pure |stark )?black (?:and|&) white|monochrom(?:e|atic)|gr[ae]y ?scale|colou?rless|drained of colou?r|without colou?r|sepia(?: toned?| print| monochrome)?|all in gr[ae]y|shades of gr[ae]y',
-    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric|saturated|brilliant|blazing) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple|emerald|scarlet|crimson|cobalt|teal|lime|coral|fuchsia|violet|ultramarine|vermilion|gold)s?(?:(?:,| and) \\p{L}+){0,2}`,
+    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|in (?:full|vivid|living|every) colou?r|in every (?:colou?r|hue)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric|saturated|brilliant|blazing) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple|emerald|scarlet|crimson|cobalt|teal|lime|coral|fuchsia|violet|ultramarine|vermilion|gold)s?(?:(?:,| and) \\p{L}+){0,2}`,
     pastel: '(?:soft |pale |gentle )?pastel(?: \\p{L}+)? (?:colou?rs?|palette|tones|hues|shades)|pastels',
     muted: '(?:muted|faded|washed out|subdued|dull|drab|dusty)(?:,? \\p{L}+)? (?:colou?rs?|palette|tones|hues)|desaturated(?: \\p{L}+)?',
     warm: '(?:all |entirely |strictly )?warm (?:colou?r )?(?:palette|colou?rs|tones|hues)|(?:palette|colours|tones) of (?:reds?|oranges?)(?: and (?:oranges?|golds?|reds?))?',
@@ -162,8 +166,8 @@ const layout = dimension(
   {
     centred: '(?:perfectly |dead |exactly )?(?:centred|centered)(?: composition)?|dead cent(?:re|er)|(?:perfectly |strictly )?symmetrical(?: composition)?|perfect symmetry|(?:subject|figure) in the cent(?:re|er)|in the very cent(?:re|er)',
     offside: 'off cent(?:re|er)|rule of thirds|(?:left|right) of cent(?:re|er)|(?:subject|figure|person|\\p{L}+) (?:far )?(?:off |set )?(?:on|at|to) the (?:far )?(?:left|right)(?: (?:edge|third|side))?|(?:wildly )?(?:off ?balance|asymmetric(?:al)?)(?: \\p{L}+)?(?: composition| layout)?|in the (?:left|right) third',
-    sparse: '(?:minimal|minimalist|sparse|spare|uncluttered) composition|uncluttered|(?:lots|a lot|plenty|great deal) of empty space|vast (?:negative|empty) space',
-    dense: '(?:crowded|cluttered|busy|dense|crammed) composition|horror vacui|densely packed(?: composition)?|every inch (?:is )?filled',
+    sparse: '(?:nothing else|a single object) in the frame|(?:minimal|minimalist|sparse|spare|uncluttered) composition|uncluttered|(?:lots|a lot|plenty|great deal) of empty space|vast (?:negative|empty) space',
+    dense: '(?:cluttered|crammed|crowded|piled|overflowing) with (?:\\p{L}+ ){0,3}(?:objects|things|details|ornaments|knick ?knacks|books|clutter|trinkets|toys|figures)|(?:crowded|cluttered|busy|dense|crammed) composition|horror vacui|densely packed(?: composition)?|every inch (?:is )?filled',
   },
   'centred offside, sparse dense',
 )
@@ -185,12 +189,13 @@ const water = dimension(
   'two states of the water',
   ANYWHERE,
   {
+    frozen: 'frozen(?: over)?(?: solid)? (?:waterfall|river|stream|lake|fountain|canal|pond|sea|bay|harbou?r|brook)|(?:waterfall|river|stream|lake|fountain|canal|pond|sea|brook) (?:is )?(?:frozen|iced over)(?: solid| over)?|ice ?bound (?:river|lake|sea|harbou?r)|(?:thick|solid) ice on the (?:lake|river|pond|canal)',
     rough: '(?:rough|stormy|raging|choppy|heaving|wild|mountainous) (?:sea|seas|water|waters|ocean|waves|surf)|(?:huge|towering|crashing|giant|breaking) waves|whitecaps|breakers|(?:waves|surf) (?:crash\\p{L}*|pound\\p{L}*|smash\\p{L}*)|swell running high',
     dry: 'dried (?:up|out)(?: \\p{L}+)?|(?:dry|parched)(?:,? (?:cracked|dusty|empty))* (?:riverbed|river bed|lake ?bed|well|fountain|canal|stream bed|pond|pool)|waterless',
-    flowing: 'rushing (?:\\p{L}+ )?(?:water|rapids|river|stream|torrent)|rapids|torrents?|in (?:full )?(?:flood|spate)|overflowing|gushing \\p{L}+|brimming with water',
+    flowing: '(?:rushing|flowing|cascading|tumbling|pouring) (?:freely|in full flow|down|over|through|past)|in full flow|rippling (?:water|surface|waves)|rushing (?:\\p{L}+ )?(?:water|rapids|river|stream|torrent)|rapids|torrents?|in (?:full )?(?:flood|spate)|overflowing|gushing \\p{L}+|brimming with water',
     calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil|motionless|unruffled) (?:sea|seas|water|waters|ocean|lake|surface|pond|harbou?r|bay)|mirror calm|not a ripple|smooth as glass|glass calm(?: \\p{L}+)?|like a mill ?pond|dead (?:flat|calm) (?:sea|water)',
   },
-  'rough calm, dry flowing',
+  'rough calm, dry flowing, frozen flowing, frozen rough',
 )
 
 const room = dimension(
@@ -301,5 +306,90 @@ const mouth = dimension(
   true,
 )
 
+const lens = dimension(
+  'two lenses',
+  ['technique', 'framing', 'medium'],
+  {
+    wide: '(?:ultra |super |extreme )?wide ?angle(?: lens| view| shot)?|fish ?eye(?: lens| view)?|(?:1[0-9]|2[0-8]) ?mm(?: lens)?',
+    long: '(?:super |long )?tele ?photo(?: lens| view| shot| compression)?|long lens|(?:135|180|200|300|400|500|600) ?mm(?: lens)?',
+    macro: 'macro lens|extreme macro',
+  },
+  'wide long',
+)
+
+const tilt = dimension(
+  'a level frame and a tilted one',
+  ['framing', 'technique'],
+  {
+    tilted: '(?:dutch|canted) (?:angle|tilt)|(?:canted|tilted|slanted|crooked) (?:frame|camera|horizon|angle|view)',
+    level: '(?:perfectly |dead |absolutely )?(?:level|straight|horizontal) (?:horizon|frame|camera)|horizon (?:is )?(?:perfectly |dead )?(?:level|straight)',
+  },
+  'tilted level',
+)
+
+const facing = dimension(
+  'two sides of it',
+  ['framing', 'action'],
+  {
+    front: 'front(?:al)? view|(?:seen |viewed |shot )?from the front|head ?on(?: view| shot| portrait)?|face ?on|full face',
+    rear: '(?:rear|back) view|(?:seen |viewed |shot )?from (?:behind|the (?:back|rear))|over the shoulder from behind',
+    side: 'side view|side ?on|(?:in |strict |side |pure |exact |full )*profile(?: view| shot| portrait)?|(?:seen |viewed |shot )?from the side',
+  },
+  'front rear, front side, rear side',
+  true,
+)
+
+/** Lit by one thing alone, and by another. */
+const source = dimension(
+  'two lights where there is one',
+  ['light', 'detail', 'setting', 'moment'],
+  {
+    onlyFlame: '(?:only|solely|entirely|just) (?:lit )?by (?:an? |the |one |her |his )?(?:\\p{L}+ )?(?:candle|fire|oil lamp|lantern|torch|match|flame|hearth)(?:s|es|light)?|lit (?:only|solely|entirely|just) by (?:an? |the |one |her |his )?(?:\\p{L}+ )?(?:candle|fire|oil lamp|lantern|torch|match|flame|hearth)(?:s|es|light)?|(?:candle|fire|torch|lantern) ?light (?:only|alone)|(?:single|lone|one) (?:candle|match|oil lamp) (?:is )?(?:as )?the only light|(?:candle|fire)light as the only light',
+    onlyMoon: '(?:only|solely|entirely|just) (?:lit )?by (?:the )?(?:full )?moon(?:light)?|moonlight (?:only|alone)|lit (?:only|solely|entirely) by (?:the )?(?:full )?moon(?:light)?',
+    electric: '(?:harsh |bright |cold |blue |white )*(?:fluorescent|neon|strobe|studio|flood|spot)(?: ?lit| ?lights?| ?lighting| tubes?| glow| daylight)|studio strobes|electric light|(?:ring|tube) lights?|flash ?bulb|on camera flash',
+    sun: '(?:bright |harsh |strong |direct |blazing )*(?:sun(?:light|shine)?|daylight|noon sun)',
+    warmOnly: '(?:warm|golden|amber|orange)(?:,? \\p{L}+){0,2} (?:light|lighting|lamplight|glow|tones) (?:only|alone|throughout|everywhere)|(?:only|entirely|exclusively) (?:warm|golden|amber|orange)(?:,? \\p{L}+){0,2} (?:light|lighting|lamplight|glow|tones)',
+    coldOnly: '(?:cold|cool|icy|blue|bluish)(?:,? \\p{L}+){0,2} (?:light|lighting|glow|tones) (?:only|alone|throughout|everywhere)|(?:only|entirely|exclusively) (?:cold|cool|icy|blue|bluish)(?:,? \\p{L}+){0,2} (?:light|lighting|glow|tones)',
+    warm: '(?:warm|golden|amber|orange)(?:,? \\p{L}+){0,2} (?:light|lighting|lamplight|candlelight|glow)',
+    cold: '(?:cold|cool|icy|bluish)(?:,? \\p{L}+){0,2} (?:light|lighting|glow)',
+  },
+  'onlyFlame electric, onlyFlame sun, onlyFlame onlyMoon, onlyMoon electric, onlyMoon sun, warmOnly coldOnly, warmOnly cold, coldOnly warm',
+)
+
+const HAIR = '(?:hair|curls?|locks|braids?|plaits?|ponytail|tresses|mane of hair)'
+const hairColour = dimension(
+  'two colours of hair',
+  ['subject', 'detail', 'action'],
+  {
+    fair: `(?:blonde?|golden|flaxen|fair|platinum)(?:,? \\p{L}+)? ${HAIR}|(?:fair|golden) haired|blonde?`,
+    dark: `(?:jet black|black|raven|dark|brown|chestnut)(?:,? \\p{L}+)? ${HAIR}|(?:black|dark|raven|brown) haired|brunette`,
+    red: `(?:red|ginger|auburn|copper|fiery)(?:,? \\p{L}+)? ${HAIR}|red ?haired|red ?head(?:ed)?`,
+    grey: `(?:gr[ae]y|white|silver|snow white)(?:,? \\p{L}+)? ${HAIR}|(?:gr[ae]y|white|silver) haired`,
+  },
+  (a, b) => a !== b,
+  true,
+)
+
+const hairLength = dimension(
+  'two lengths of hair',
+  ['subject', 'detail', 'action'],
+  {
+    long: `(?:very |waist ?length |knee ?length )?(?:long|flowing|waist ?length)(?:,? \\p{L}+)? ${HAIR}|${HAIR} down to (?:her|his|the) (?:waist|knees|hips)|long haired`,
+    short: `(?:short|cropped|close cropped|pixie|buzz ?cut|bobbed|shorn)(?:,? \\p{L}+)? (?:hair|haircut|curls|cut)|short haired|crew cut|buzz ?cut|pixie cut`,
+  },
+  'long short',
+  true,
+)
+
+const surface = dimension(
+  'two surfaces',
+  ['technique', 'detail', 'medium', 'subject'],
+  {
+    smooth: '(?:perfectly |completely )?(?:smooth|glassy|polished|flat|slick)(?:,? \\p{L}+)? (?:surface|finish|texture|brushwork|paint)|without (?:any )?texture',
+    rough: '(?:rough|heavy|coarse|thick|gritty|heavily textured)(?:,? \\p{L}+)? (?:texture|impasto|surface|brushwork|finish)',
+  },
+  'smooth rough',
+)
+
 /** Everything of which a picture can have one at a time. */
-export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room, format, moon, side, pace, expression, heat, foliage, eyes, mouth]
+export const DIMENSIONS: readonly Dimension[] = [hour, season, weather, shadow, shot, angle, gaze, focus, colourfulness, shutter, company, layout, hairiness, water, room, format, moon, side, pace, expression, heat, foliage, eyes, mouth, lens, tilt, facing, source, hairColour, hairLength, surface]
