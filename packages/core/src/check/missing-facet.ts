@@ -1,7 +1,7 @@
 import type { Facet } from '../facet.ts'
-import type { Phrase } from '../read/reading.ts'
 import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
 import type { Check, Checked } from './checked.ts'
+import { namesAThing } from './named-thing.ts'
 import { vagueSubject } from './vague-subject.ts'
 
 const PHOTO = /\b(?:photo\w*|film still|snapshot|cinematic still|polaroid|portrait photo\w*|daguerreotype|tintype|cyanotype)\b/i
@@ -40,25 +40,14 @@ const WHY: Partial<Record<Facet, string>> = {
 }
 
 const nounsOf = (text: string) => text.toLowerCase().match(/\p{L}{3,}/gu) ?? []
-/** Kinds of thing that a picture can be of, and kinds of place. */
-const THINGS = ['person', 'animal', 'building', 'vehicle', 'container', 'tool', 'device', 'furniture', 'implement', 'weapon', 'clothing', 'machine', 'plant', 'food', 'sculpture', 'monument', 'bridge']
-const PLACES = ['location', 'structure', 'geological formation', 'body of water', 'land', 'way', 'region']
-
-const VIEW = /\b(?:landscape|cityscape|seascape|townscape|view|scene|scenery|interior|vista|panorama|map|architectur\p{L}*)\b/iu
-/** Whether a place is what the picture is of: it is said to be a view, or the text begins with the place. */
-const isView = (checked: Checked, phrase: Phrase): boolean => VIEW.test(checked.shown) || checked.phrases.find(({ facet }) => !['medium', 'technique', 'framing', 'mood'].includes(facet)) === phrase
+/** Kinds of place. */
+const PLACES = ['location', 'structure', 'geological formation', 'body of water', 'land', 'way', 'region', 'thoroughfare', 'building', 'room', 'channel']
 
 /** “Moonrise over the salt pans”: what happens in the sky above a place is what the picture is of. */
 const beginsWithWeather = ({ phrases, shown }: Checked): boolean => {
   const [first, second] = phrases
   return first !== undefined && second !== undefined && ['moment', 'light'].includes(first.facet) && /^\s*(?:at \p{L}+ )?(?:in|on|over|above|across|behind|through|under)\b/iu.test(shown.slice(first.end))
 }
-
-/** What may be the picture's subject though it was read as something else: a place that nothing is put in, and what a view is of. */
-const shownPlaces = (checked: Checked): string[] => [
-  ...checked.of('setting').filter((phrase) => isView(checked, phrase)).filter(({ start, text }) => !/background|backdrop/i.test(text) && !/\b(?:in|on|at|inside|outside|under|beneath|beside|by|near|against|behind|before|of)\s+(?:(?:an?|the|some|her|his|its|their)\s+)?$/i.test(checked.shown.slice(0, start))).map(({ text }) => text),
-  ...checked.of('framing', 'medium').flatMap(({ text }) => /\b(?:of|over|on|across) (.+)$/i.exec(text)?.[1] ?? []),
-]
 
 /** Whether a facet is said somewhere, if not in the phrase the reading gives it. */
 function isSaid(checked: Checked, facet: Facet): boolean {
@@ -67,7 +56,7 @@ function isSaid(checked: Checked, facet: Facet): boolean {
   switch (facet) {
     case 'subject':
       // What is vague is said to be so; it is not missing besides.
-      return vagueSubject(checked).length > 0 || beginsWithWeather(checked) || checked.of('action', 'detail').length > 0 || shownPlaces(checked).some((text) => nounsOf(text).some((word) => [...THINGS, ...PLACES].some((kind) => checked.language.kin.below(word, kind) >= 0)))
+      return vagueSubject(checked).length > 0 || beginsWithWeather(checked) || checked.of('action', 'detail').length > 0 || namesAThing(checked)
     case 'setting':
       return PLACED.test(text) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0))
     case 'light':

@@ -23,6 +23,7 @@ export class Exclusions {
     // What is a kind of something is excluded with it, and excludes what it does.
     const kinds = new Map<string, string[]>()
     for (const { term, broader } of whole) if (broader !== undefined) kinds.set(broader, [...(kinds.get(broader) ?? []), term])
+    const above = new Map(whole.map(({ term, broader }) => [term, broader]))
     const withKinds = (term: string): string[] => [term, ...(kinds.get(term) ?? [])]
     const excludes = new Map<string, Set<string>>(whole.map(({ term }) => [term, new Set()]))
     for (const { term, excludes: list = [] } of whole) {
@@ -31,7 +32,7 @@ export class Exclusions {
         if (other === undefined || other === term) continue
         for (const a of withKinds(term)) {
           for (const b of withKinds(other)) {
-            if (a === b) continue
+            if (a === b || above.get(a) === b || above.get(b) === a) continue
             excludes.get(a)!.add(b)
             excludes.get(b)!.add(a)
           }
