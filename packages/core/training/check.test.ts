@@ -36,11 +36,34 @@ describe('contradictions', () => {
     expect(found('contradiction', draft('tight headshot of a diver, panoramic view of the reef, photograph'))).toHaveLength(1)
   })
 
+  it('are two qualities of one thing, and a thing said not to be there', () => {
+    expect(found('contradiction', draft('a tiny, enormous dragon on a roof, ink'))).toEqual(['tiny ~ enormous'])
+    expect(found('contradiction', draft('an open door, the door firmly shut, a porter, etching, corridor'))).toEqual(['open ~ shut'])
+    expect(found('contradiction', draft('a windowless cellar, sunlight through its tall windows, a cooper, etching'))).toEqual(['windowless ~ windows'])
+    expect(found('contradiction', draft('no shadows, long shadows on the wall, a jug, oil painting'))).toHaveLength(1)
+    expect(found('contradiction', draft('a trio of four fiddlers, linocut, tavern, lamplight'))).toEqual(['trio ~ four'])
+  })
+
+  it('are not two things of one kind, and nothing is without what its name only sounds like', () => {
+    expect(found('contradiction', draft('old and young men on a bench, charcoal, park'))).toEqual([])
+    expect(found('contradiction', draft('an empty bottle next to a full glass, still life, oil on panel, window light'))).toEqual([])
+    expect(found('contradiction', draft('the small boat in a huge harbour, gouache, dawn'))).toEqual([])
+    expect(found('contradiction', draft('a homeless man in front of his old home, film photograph, grey light'))).toEqual([])
+  })
+
   it('that are meant are none', () => {
     expect(found('contradiction', draft('A lamplit kitchen at night while the sunlit garden shows through the window of a dream'))).toEqual([])
     expect(found('contradiction', draft('diptych of an orchard, summer and winter, etching'))).toEqual([])
     expect(found('contradiction', draft('a night watchman at noon, gouache'))).toEqual([])
   })
+})
+
+it('a subject is missing where nothing that can be drawn is named, and vague where it cannot be drawn', () => {
+  expect(findings(draft('watercolour, soft morning light, misty')).map(({ kind, facet }) => [kind, facet])).toContainEqual(['missing-facet', 'subject'])
+  expect(found('missing-facet', draft('rainy avenue with taxis, linocut, evening'))).toEqual([])
+  expect(found('vague-subject', draft('the future of humanity, digital painting, cool light'))).toEqual(['future of humanity'])
+  expect(found('vague-subject', draft('random objects in a room, gouache, lamplight'))).toEqual(['random objects'])
+  expect(found('vague-subject', draft('random shells on a windowsill, gouache, lamplight'))).toEqual([])
 })
 
 describe('the leave-out list', () => {

@@ -14,7 +14,7 @@ import { company, DIMENSIONS } from './values/index.ts'
 
 /** The season's snow on far peaks, and what was or will be, say nothing of the picture's own moment. */
 function isElsewhere({ shown }: Checked, { start, end }: TextRange): boolean {
-  return /\b(?:after|before|since|until|remembering|awaiting|dreaming of|last|next|ready for|eve of)\s+(?:the |a |an |long |heavy |days of )*$/i.test(shown.slice(0, start)) || /^[- ](?:capped|topped|covered (?:peaks?|mountains?|summits?|alps|hills?)|clad (?:peaks?|mountains?)|line|peaks?|watchman|watch|porter|gown|shift|nurse|owl|market|cap|school|train|bus|sky blue|boots|globe|leopard|queen|coat|jacket|collection|garden|palace|olympics|wheat|roll|onion|chicken|spirit)/i.test(shown.slice(end))
+  return /\b(?:after|before|since|until|remembering|awaiting|dreaming of|last|next|ready for|eve of)\s+(?:the |a |an |long |heavy |days of )*$/i.test(shown.slice(0, start)) || /^(?: (?:has|have) (?:gone|left|dispersed)| (?:gone|departed|dispersed)\b| (?:chairs?|dress(?:es)?|hats?|clothes|curtains?|cottage|furniture|shoes|tyres|holiday|fruit)\b)|^[- ](?:capped|topped|covered (?:peaks?|mountains?|summits?|alps|hills?)|clad (?:peaks?|mountains?)|line|peaks?|watchman|watch|porter|gown|shift|nurse|owl|market|cap|school|train|bus|sky blue|boots|globe|leopard|queen|coat|jacket|collection|garden|palace|olympics|wheat|roll|onion|chicken|spirit)/i.test(shown.slice(end))
 }
 
 /** Terms that the glossary says cannot stand in one picture, beyond what is found already. */

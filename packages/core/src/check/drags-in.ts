@@ -1,12 +1,13 @@
 import { singularOf } from '../english/noun.ts'
 import type { Check, Checked } from './checked.ts'
+import type { TextRange } from '../text-range.ts'
 import { fightsLeaveOut } from './fights-leave-out.ts'
 import { inText } from './finding.ts'
 import { impliedBy } from './leave-out-words.ts'
 import { bareEntry } from './negated-leave-out.ts'
 
 /** A companion that comes less surely is not worth a word: a subject's first six that are listed by hand, a place's first two. */
-const SURE = { subject: 0.75, detail: 0.9, setting: 0.9 } as const
+const SURE = { subject: 0.8, detail: 0.9, setting: 0.9 } as const
 /** What of a draft says that a companion is not wanted. */
 const UNWANTED: readonly { what: RegExp; against: RegExp }[] = [
   { what: /\bbeards?\b/i, against: /\b(?:clean-?shaven|beardless|smooth-cheeked)\b/i },
@@ -31,6 +32,14 @@ function rulesOut({ language }: Checked, entry: string, what: string): boolean {
   return known
 }
 
+/** What is said against a companion of the same figure; beyond “and” or “his” another figure begins. */
+function ofTheSame(text: string, term: TextRange, against: RegExp): string | undefined {
+  const match = against.exec(text)
+  if (!match) return undefined
+  const [first, last] = match.index < term.start ? [match.index + match[0].length, term.start] : [term.end, match.index]
+  return /\b(?:and|with|his|her|their|beside|another|an?)\b/i.test(text.slice(first, last)) ? undefined : match[0]
+}
+
 export const dragsIn: Check = (checked) => {
   const { associations } = checked.language
   const list = checked.draft.leaveOut.map((entry) => ({ entry, bare: bareEntry(entry).toLowerCase() }))
@@ -44,7 +53,7 @@ export const dragsIn: Check = (checked) => {
         if (strength < SURE[phrase.facet as keyof typeof SURE]) continue
         const ruled = list.find(({ bare }) => rulesOut(checked, bare, what))
         const against = phrase.facet === 'subject' ? UNWANTED.find((one) => one.what.test(what))?.against : undefined
-        const clash = against?.exec(phrase.text)?.[0] ?? against?.exec(checked.shown)?.[0]
+        const clash = against && ofTheSame(checked.shown, { start: phrase.start + start, end: phrase.start + end }, against)
         // What is said anyway is wanted.
         if ((!ruled && !clash) || wordsOf(what).every((word) => (said ??= new Set(wordsOf(checked.shown))).has(word)) || (ruled && !clash && isFought(ruled.entry))) continue
         return [

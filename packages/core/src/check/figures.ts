@@ -6,7 +6,7 @@ const NUMBERS: Record<string, number> = {
 }
 const NUMBER = `(?:${Object.keys(NUMBERS).join('|')}|\\d{1,5})`
 const COUNTED = new RegExp(`\\b(?:(?:an?|about|some|nearly|over) )?(${NUMBER}(?:[ -](?:and )?${NUMBER})*) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)`, 'giu')
-const MANY = /\b(?:(?:dozens|scores|tens|hundreds|thousands|crowds?|masses|hordes|swarms?|throngs?|legions?|army|armies|mob|sea|host) of (?:\p{L}+[ -]){0,2}\p{L}+|(?:an? )?(?:army|armies|crowds?|throng|audience|choir|orchestra|procession|congregation|(?:carnival |military |street )?parade(?! ground)|mob|regiment|battalion|football team|team of \p{L}+|packed (?:\p{L}+ ){0,2}(?:audience|hall|stands|stadium|tram|train|bus|carriage|ferry|market|street|bar|pub|room|church|theatre|platform|dance floor|square)|marching band|multitude|wedding guests|battle scene|(?:stadium|arena|hall|square|street|room|theatre|theater|church|carriage|bus|bar|boat|stand)s? (?:full|packed|crammed|filled|crowded) (?:of|with) (?:\p{L}+ ){0,2}\p{L}+)(?: of (?:\p{L}+ )?\p{L}+)?)\b/giu
+const MANY = /\b(?:(?:dozens|scores|tens|hundreds|thousands|crowds?|masses|hordes|swarms?|throngs?|legions?|army|armies|mob|sea|host) of (?:\p{L}+[ -]){0,2}\p{L}+|(?:an? )?(?:army|armies|crowds?|throng|audience|choir|orchestra|procession|congregation|(?:carnival |military |street )?parade(?! ground)|mob|regiment|battalion|football team|team of \p{L}+|packed (?:\p{L}+ ){0,2}(?:audience|hall|stands|stadium|tram|train|bus|carriage|ferry|market|street|bar|pub|room|church|theatre|platform|dance floor|square)|marching band|multitude|wedding guests|battle scene|(?:stadium|arena|hall|square|street|room|theatre|theater|church|carriage|bus|bar|boat|stand|market|station|concourse|platform|beach|park|bridge|deck|court|plaza|fair|field|road|train|tram|ferry|gallery|shop|pub|pool|lobby|bazaar|quay|harbou?r|courtyard|garden)s? (?:full|packed|crammed|filled|crowded|teeming|swarming|heaving|thronged|thronging|bustling|jammed|overflowing|crawling) (?:of|with) (?:\p{L}+ ){0,2}\p{L}+|(?:full|packed|crammed|filled|crowded|teeming|swarming|heaving|thronged|bustling|jammed) (?:of|with) (?:\p{L}+ ){0,2}\p{L}+|hordes|gathering of (?:\p{L}+ )?\p{L}+|legion|swarm of (?:\p{L}+ )?\p{L}+|riot|rally|rush[- ]hour crowd|protest march|demonstration|packed (?:stadium|arena))(?: of (?:\p{L}+ )?\p{L}+)?)\b/giu
 
 /** “two hundred and forty”, “twenty-four”, “12” as a number. */
 function numberOf(said: string): number {
@@ -31,7 +31,7 @@ export interface Figures extends TextRange {
 const isFigure = (checked: Checked, word: string): boolean => {
   const { kin } = checked.language
   const lower = word.toLowerCase()
-  return kin.below(lower, 'person') >= 0 || kin.below(lower, 'animal') >= 0 || /(?:people|children|men|women|folk|guests|kids|refugees|supporters|onlookers|spectators|passers-by|commuters|pilgrims|mourners|dwarves|dwarfs|elves|players|fans|couples|girls|boys)$/.test(lower)
+  return kin.below(lower, 'person') >= 0 || kin.below(lower, 'animal') >= 0 || /(?:people|faces|heads|children|cousins|men|women|folk|guests|kids|refugees|supporters|onlookers|spectators|passers-by|commuters|pilgrims|mourners|dwarves|dwarfs|elves|players|fans|couples|girls|boys)$/.test(lower)
 }
 
 /** Places that name many figures at once. */
@@ -39,11 +39,11 @@ export function numbersOfFigures(checked: Checked): Figures[] {
   const found: Figures[] = []
   const inPicture = (at: number) => ['subject', 'action', 'detail', 'setting'].includes(checked.phraseAt(at)?.facet ?? '')
   for (const match of checked.shown.matchAll(MANY)) {
-    const counted = / of /.test(match[0])
+    const counted = / (?:of|with) /.test(match[0])
     // “hundreds of lanterns” are no figures; “a crowd” is.
-    const thing = / of (.*)$/.exec(match[0])?.[1] ?? ''
+    const thing = / (?:of|with) (.*)$/.exec(match[0])?.[1] ?? ''
     if (counted && !(thing.match(/\p{L}+/gu) ?? []).some((word) => isFigure(checked, word))) continue
-    if (NOT_ALIVE.test(match[0])) continue
+    if (NOT_ALIVE.test(match[0]) || /^\s*(?:has|have|had|is|are)?\s*(?:gone|left|departed|dispersed)\b/i.test(checked.shown.slice(match.index + match[0].length))) continue
     const last = counted ? (thing.match(/\p{L}+/gu) ?? []).findLast((word) => isFigure(checked, word)) : undefined
     const words = (last ? match[0].slice(0, match[0].lastIndexOf(last) + last.length) : match[0]).replace(/\s+(?:with|in|on|at|of|by|and|for|from|to)$/i, '')
     if (inPicture(match.index + words.length - 1)) found.push({ start: match.index, end: match.index + words.length, number: 100 })
@@ -55,7 +55,7 @@ export function numbersOfFigures(checked: Checked): Figures[] {
     const number = numberOf(match[1]!)
     const words = match[0].split(/[\s-]+/)
     const at = words.findIndex((word, i) => i > 0 && isFigure(checked, word))
-    if (at < 0 || NOT_ALIVE.test(match[0]) || !inPicture(match.index)) continue
+    if (at < 0 || NOT_ALIVE.test(match[0]) || !inPicture(match.index + match[0].length - 1)) continue
     const range = { start: match.index, end: match.index + match[0].length }
     if (!found.some((other) => other.start < range.end && other.end > range.start)) found.push({ ...range, number })
   }

@@ -6,7 +6,7 @@ const APART =
 /** Words by which the second of two things is no more than compared or seen in a glass; they count only close before it. */
 const COMPARED = /\b(?:like|as if|almost|reflect\p{L}*|mirror\p{L}*)\b[^,;]*$/iu
 /** Right after the second, words that put it elsewhere: “fog in the valley, clear sky above it”. */
-const BESIDE = /^\s*(?:(?:above|below|around|over) (?:it|them|her|him|his|its|the (?:fog|mist|clouds?|rain|storm|smoke|haze))|beyond|behind|outside|inside|over there|on the other side|in the (?:far )?distance|at its back)\b/iu
+const BESIDE = /^\s*(?:(?:above|below|around|over) (?:it|them|her|him|his|its|the (?:fog|mist|clouds?|rain|storm|smoke|haze))|(?:beyond|behind|outside|inside)(?=\s*(?:[,.;:]|$| (?:it|them|her|him)\b))|over there|on the other side|in the (?:far )?distance|at its back)\b/iu
 /** Words that make the whole picture one of two things. */
 export const DIVIDED = /\b(?:diptych|triptych|split[- ](?:screen|image|composition)|side by side|before and after|time[- ]?lapse|four seasons|seasons|double exposure|multiple exposure|sequence|(?:two|three|four|comic|several)[- ]panels?|panels|collage|montage|grid|series of|half .{1,40} half|one half|spot colou?r|selective colou?r|colou?r accent|juxtapos\p{L}*|day and night|night and day|day-to-night|transition\p{L}*|passage of time|surreal\p{L}*|turnaround|character sheet|(?:several|multiple|many|all) (?:views|angles)|split (?:picture|view|scene)|(?:on|to) the left .{1,60} (?:on|to) the right)\b/iu
 /** What ends a sentence: only within one are two things set against one another by what stands before both. */

@@ -20,7 +20,7 @@ export const negationInText: Check = (checked) => {
     const range = { start: match.index, end: match.index + said.length }
     if (IDIOM.test(said) || found.some(({ where }) => where?.in === 'text' && where.start < range.end && where.end > range.start)) continue
     if (checked.phraseAt(range.start)?.facet === 'lettering') continue
-    const entries = entriesOf(said.replace(/^(?:there\s+\S+\s+(?:be\s+)?)?(?:no|not\s+any|nothing|never\s+any|never|not|nobody|no[ -]one|(?:do|does)\s*n[o’']t\s+\S+)\s*/iu, ''))
+    const entries = entriesOf(said.replace(/^(?:there\s+\S+\s+(?:be\s+)?)?(?:no\b|not\s+any|nothing|never\s+any|never|not\b|nobody|no[ -]one|(?:do|does)\s*n[o’']t\s+\S+)\s*/iu, ''))
     found.push({
       kind: 'negation-in-text',
       severity: 'caution',

@@ -4,7 +4,7 @@ import { type Finding, inText } from './finding.ts'
 import { isMeant } from './meant.ts'
 
 const NUMBERS = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|a dozen|a single|a lone|a solitary|an only'
-const COUNTED = new RegExp(`(?<![\\p{L}-])(${NUMBERS}) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)(?=\\s*(?:[,.;:!?\\n]|$|in|on|at|by|with|and|of|under|over|beside|near|behind|sit|stand|lie|sleep))`, 'giu')
+const COUNTED = new RegExp(`(?<![\\p{L}-])(${NUMBERS}) (?:\\p{L}+[ -]){0,2}?(\\p{L}+)(?=\\s*(?:[,.;:!?\\n]|$|in|on|at|by|with|and|of|under|over|beside|near|behind|sit|stand|lie|sleep|\\p{L}+ing\\b|is\\b|are\\b|\\p{L}+(?:s|ed)\\b))`, 'giu')
 const valueOf = (said: string) => (/single|lone|solitary|only|^one$/i.test(said) ? 'one' : said.toLowerCase())
 /** Numbers that go with several groups of the same kind. */
 const GROUPS = /\b(?:other|another|more|pair|pairs|each|every|first|second|third|front|back|left|right|row|rows|of the|of them)\b/i

@@ -12,6 +12,7 @@ const POSTURES: Record<string, string> = {
   walking: 'walking, walks, strolling, strolls, striding, strides, marching, marches, wandering, pacing',
   jumping: 'jumping, jumps, leaping, leaps, mid-leap, mid-jump',
   swimming: 'swimming, swims, diving, dives',
+  hanging: 'hanging upside down, hangs upside down, dangling upside down, upside down, head down',
   crouching: 'crouching, crouches, squatting, squats',
   asleep: 'asleep, fast asleep, sleeping, sleeps, dozing, napping',
   flying: 'flying, flies, in mid-flight, in flight, soaring, soars, hovering, hovers, gliding, glides',

@@ -17,6 +17,9 @@ const stem = (word: string) => word.toLowerCase().replace(/(?:ies)$/, 'y').repla
 const EMPTY = new Set('each every one two three other same some more most very his her its their another'.split(' '))
 const wordsOf = (said: string) => (said.match(WORD) ?? []).filter((word) => !isFunctionWord(word.toLowerCase()) && !EMPTY.has(word.toLowerCase())).map(stem)
 
+/** Facets between which the same thing may have been read twice. */
+const THINGS: ReadonlySet<string> = new Set(['subject', 'detail', 'setting', 'action'])
+
 /** A phrase with its words that say something. */
 interface Worded {
   phrase: Phrase
@@ -51,7 +54,7 @@ export const repeated: Check = (checked) => {
   all.forEach((b, i) => {
     if (b.phrase.facet === 'lettering') return
     for (const a of all.slice(0, i)) {
-      if (a.phrase.facet !== b.phrase.facet || covered(b.phrase)) continue
+      if (covered(b.phrase) || (a.phrase.facet !== b.phrase.facet && !(THINGS.has(a.phrase.facet) && THINGS.has(b.phrase.facet) && Math.min(a.words.length, b.words.length) > 1))) continue
       if (isWithin(b, a)) add(whole(a.phrase), whole(b.phrase), a.words.join() === b.words.join())
       else if (isWithin(a, b) && a.words.length > 1) add(whole(b.phrase), whole(a.phrase), false)
     }

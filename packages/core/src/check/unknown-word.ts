@@ -23,8 +23,8 @@ function isWord(checked: Checked, word: string, deep = true): boolean {
   }
   if (!deep) return false
   for (const beginning of BEGINNINGS) if (word.startsWith(beginning) && word.length - beginning.length >= 4 && isWord(checked, word.slice(beginning.length), false)) return true
-  // Two words written as one, both of them common.
-  for (let at = 4; at <= word.length - 4; at++) if (words.indexOf(word.slice(0, at)) >= 0 && words.indexOf(word.slice(at)) >= 0) return true
+  // Two words written as one, both of them common, unless one letter makes a known word of it: “lighthose”.
+  for (let at = 4; at <= word.length - 4; at++) if (words.indexOf(word.slice(0, at)) >= 0 && words.indexOf(word.slice(at)) >= 0) return !isOneLetterOff(checked, word)
   return false
 }
 
@@ -47,6 +47,9 @@ function candidates(list: readonly string[], word: string): string[] {
   const second = byLetter.lists.get(word.charAt(1)) ?? []
   return first.length ? (word.charAt(0) === word.charAt(1) ? first : [...first, ...second.filter((one) => one.startsWith(word.charAt(1) + word.charAt(0)))]) : second
 }
+
+/** Whether a word of the table lies one letter away. */
+const isOneLetterOff = (checked: Checked, word: string): boolean => candidates(checked.language.words.list, word).some((one) => Math.abs(one.length - word.length) <= 1 && distance(word, one) === 1)
 
 /** How far a misspelling may lie from its word: letters put in, left out or changed (Levenshtein 1966). */
 const reach = (word: string) => (word.length <= 6 ? 1 : word.length <= 10 ? 2 : 3)

@@ -1,8 +1,8 @@
 import { hashText } from '../random/seeded.ts'
 
-/** Hashes a word has; with ten bits a word about one unknown word in a hundred is taken for a known one. */
-const HASHES = 7
-const BITS_A_WORD = 10
+/** Hashes a word has; with fourteen bits a word about one unknown word in a thousand is taken for a known one. */
+const HASHES = 10
+const BITS_A_WORD = 14
 
 function* placesOf(word: string, size: number): Generator<number> {
   // Two hashes stand for any number of them (Kirsch & Mitzenmacher 2006).

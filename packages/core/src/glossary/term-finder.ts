@@ -21,6 +21,8 @@ const OWN_PLURALS = new Set('glasses letters arms shorts briefs goods irons spir
 /** A word as it is compared: lower case, without a plural's ending. */
 function plain(word: string): string {
   const lower = word.toLowerCase().replaceAll('’', "'")
+  // “selfie” and “selfies” meet at “selfy”, as “city” and “cities” do at “city”.
+  if (lower.length > 4 && lower.endsWith('ie')) return `${lower.slice(0, -2)}y`
   if (lower.length < 3 || !lower.endsWith('s') || lower.endsWith('ss') || OWN_PLURALS.has(lower)) return lower
   if (lower.endsWith('ies') && lower.length > 4) return `${lower.slice(0, -3)}y`
   return /(?:ch|sh|x|ss|zz)es$/.test(lower) ? lower.slice(0, -2) : lower.slice(0, -1)

@@ -41,8 +41,8 @@ const weather = dimension(
   'two kinds of weather',
   ANYWHERE,
   {
-    clear: 'clear (?:blue )?sk(?:y|ies)|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud(?: in the sky)?|sky without a cloud|unbroken blue|fine weather|fair weather|crystal clear (?:air|view|views|day|sky|visibility)|(?:perfect|unlimited|excellent) visibility|direct (?:sun|sunlight)|strong sun(?:light|shine)|clear air|visibility for miles|clear (?:all the way )?to the horizon|(?:you can )?see for miles',
-    overcast: '(?:heavily )?overcast(?: sky| light| day)?|(?:dull |leaden |heavy )?gr[ae]y sk(?:y|ies)|cloudy(?: sky)?|cloud cover|(?:low|heavy|thick|dark) clouds?|leaden sky|thunderheads?|storm clouds?',
+    clear: 'clear (?:\\p{L}+ )?(?:night|sk(?:y|ies))|cloudless(?: sky)?|(?:bright |deep |brilliant )?blue sk(?:y|ies)|(?:bright|brilliant|dazzling|blazing) sun(?:shine|light)?|sunny(?: day)?|not a cloud(?: in the sky)?|sky without a cloud|unbroken blue|fine weather|fair weather|crystal clear (?:air|view|views|day|sky|visibility)|(?:perfect|unlimited|excellent) visibility|direct (?:sun|sunlight)|strong sun(?:light|shine)|clear air|visibility for miles|clear (?:all the way )?to the horizon|(?:you can )?see for miles',
+    overcast: '(?:dense|thick|heavy|solid|unbroken|low|dark|black|gr[ae]y|leaden|total)(?: \\p{L}+)? clouds?(?: cover)?|clouds? from \\p{L}+ to \\p{L}+|sky (?:full of|choked with|heavy with|covered (?:in|with)) clouds?|(?:heavily )?overcast(?: sky| light| day)?|(?:dull |leaden |heavy )?gr[ae]y sk(?:y|ies)|cloudy(?: sky)?|cloud cover|(?:low|heavy|thick|dark) clouds?|leaden sky|thunderheads?|storm clouds?',
     rain: '(?:pouring |heavy |driving |torrential |steady |lashing |cold |thin )?rain(?:y|storm|fall|ing|drops?)?(?: lashing)?|downpour|drizzl\\p{L}*|cloudburst|pelting rain|deluge|monsoon|drenched streets|raindrops|wet through',
     storm: '(?:thunder|raging |violent )?storm(?:y|s)?|tempest(?:uous)?|hurricane|gale|typhoon|squall|lightning',
     fog: '(?:thick |dense |heavy )?(?:fog(?:gy|bound)?|mist hides \\p{L}+)|pea soup|cannot see (?:a|ten) \\p{L}+ ahead',
@@ -84,8 +84,8 @@ const shot = dimension(
     close: '(?:(?:her|his|the|its|a) )?(?:\\p{L}+ )?(?:face|head|mouth|hands?|eyes?|eyelash(?:es)?|lips|snout|beak|petals?) fill(?:s|ing)? the (?:whole |entire )?(?:frame|picture|screen)|zoomed in|tight on (?:her|his|its|the) \\p{L}+|every pore (?:visible|shown)|(?:tight |intimate )?close ?up(?: shot| view| portrait)?|(?:tight )?head ?shot|face filling the frame|tight (?:crop|shot|portrait)|crop(?:ped)? (?:tight(?:ly)? |close(?:ly)? |in )*(?:at|to|on|around|in on) (?:the |her |his |its )?(?:shoulders?|neck|chin|face|eyes|head)|(?:only|just) (?:her|his|its|the) (?:eyes?|face|hands?|mouth) (?:fills?|in frame|in the frame)',
     mediumClose: 'medium close ?up|bust(?: shot| length)|head and shoulders(?: view| shot| portrait)?|chest up|shoulders up',
     medium: '(?:medium|mid) shot|waist up|from the waist up|half (?:length|body)(?: portrait| shot)?|three quarter length',
-    full: 'full (?:body|length|figure)(?: shot| view| portrait)?|(?:whole|entire) (?:figure|body|person|outfit)|from head to (?:toe|foot)|head to heel|full shot|head to (?:toe|foot)',
-    wide: '(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view|seen (?:from )?(?:far|miles) (?:away|off)|(?:seen )?from (?:afar|a (?:great|long) (?:distance|way off))|(?:tiny|small|lost|a speck|a dot) in the (?:frame|distance|vast\\p{L}*|landscape)|(?:a |mere )speck|dwarfed by|zoomed out|whole (?:scene|room|building) in view',
+    full: '(?:his|her|their|the|its) (?:\\p{L}+ )?(?:boots|feet|shoes|sandals|legs|knees) (?:visible|in view|in frame|showing|shown)|full (?:body|length|figure)(?: shot| view| portrait)?|(?:whole|entire) (?:figure|body|person|outfit)|from head to (?:toe|foot)|head to heel|full shot|head to (?:toe|foot)',
+    wide: '(?:whole|entire) (?!figure|body|person|outfit|frame|picture|image|scene|thing)\\p{L}+ (?:is |are )?(?:visible|in view|in frame|shown|stretching|spread|laid out|behind (?:him|her|it|them))|(?:very )?(?:wide|long|establishing)(?: establishing)? shot|wide view|landscape view|general view|seen (?:from )?(?:far|miles) (?:away|off)|(?:seen )?from (?:afar|a (?:great|long) (?:distance|way off))|(?:tiny|small|lost|a speck|a dot) in the (?:frame|distance|vast\\p{L}*|landscape)|(?:a |mere )speck|dwarfed by|zoomed out|whole (?:scene|room|building) in view',
     farthest: `(?:extreme|ultra|very) (?:wide|long)(?: shot| view)|(?:vast |sweeping |wide )?(?:\\p{L}+ )?panoram(?:a|ic)(?: view| shot| vista)?|aerial (?:view|shot|photograph|panorama)|drone (?:shot|view|photograph)|satellite view|bird['’]?s eye panorama|from (?:space|orbit)|(?:entire|whole) (?:valley|city|town|village|coast|coastline|landscape|mountain range|island|street|bay|region|country) (?:is )?(?:visible|in view|in frame|below|spread out|shown|stretching|laid out|in (?:the )?shot|in one (?:frame|view|picture))|horizon to horizon|from rim to rim`,
   },
   (a, b) => Math.abs(NEARNESS[a]! - NEARNESS[b]!) >= 2,
@@ -95,7 +95,7 @@ const angle = dimension(
   'two viewpoints',
   ['framing', 'action', 'technique'],
   {
-    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking (?:straight )?down (?:on|from|at)|straight down|from (?:the (?:rooftop|ceiling|rafters|sky|tower|treetops)|high up|a balcony|a drone)|view from (?:high |far )?above|ceiling view|plan view|map view|looking (?:steeply )?down(?: on)?|(?:seen|viewed) from the (?:ceiling|roof|top)|gods? eye view|drone (?:shot|view)|(?:seen |viewed )?from (?:a|the) (?:helicopter|plane|aeroplane|balloon|air|rooftops|church tower|hilltop)`,
+    high: `high angle(?: shot| view)?|overhead(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far |high )?above|birds?['’]?s? eye(?: view)?|top down(?: view)?|top view|flat lay|aerial (?:view|shot)|looking (?:straight )?down (?:on|from|at)(?! us| the camera| the viewer)|straight down|from (?:the (?:rooftop|ceiling|rafters|sky|tower|treetops)|high up|a balcony|a drone)|view from (?:high |far )?above|ceiling view|plan view|map view|looking (?:steeply )?down(?: on)?(?! at (?:us|the camera|the viewer))|(?:seen|viewed) from the (?:ceiling|roof|top)|gods? eye view|drone (?:shot|view)|(?:seen |viewed )?from (?:a|the) (?:helicopter|plane|aeroplane|balloon|air|rooftops|church tower|hilltop)`,
     low: `low angle(?: shot| view)?|(?:seen |viewed |shot |view )?from (?:directly |far )?below|worms?['’]?s? eye(?: view)?|camera (?:\\p{L}+ ){0,3}looking up|looking up from (?:the )?(?:ground|floor)|camera low(?: \\p{L}+){0,3}|(?:camera |lens |view |shot )?(?:at|from) (?:ankle|knee|floor|ground|paw|pavement|cobble|shoe|kerb|mouse) (?:height|level)|from the (?:floor|ground|gutter)|(?:lens|camera) on the (?:floor|ground|pavement)|mouse[’']s view|ant[’']s eye view|looking (?:steeply |straight )?up(?: at)?|(?:towering|looming) (?:above|over) us|seen from (?:the )?(?:ground|floor|below)|frog['’]s eye view|ground level(?: view| shot)?`,
     level: 'eye level(?: shot| view)?|at eye level|straight on(?: view)?|head on(?: view)?',
   },
@@ -106,8 +106,8 @@ const gaze = dimension(
   'two directions of looking',
   ['action', 'framing', 'subject', 'detail'],
   {
-    viewer: '(?:\\p{L}+ )?face fill(?:s|ing)? the (?:frame|picture)|(?:smil|grinn)(?:s|es|ing) at us|(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us|the camera)|lock(?:s|ing|ed) eyes with (?:us|the viewer|the camera)|eyes (?:fixed )?on (?:us|the viewer|the camera)|(?:looks|looking) us in the (?:eye|face)|star(?:es|ing) out at us|watching us|full face to (?:us|camera)',
-    away: '(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:is |are )?(?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut|(?:look|gaz|star)(?:s|es|ing) (?:off|out (?:of|to|over)|into the distance|at the horizon|over (?:her|his) shoulder)(?: \\p{L}+){0,3}|in (?:strict |full |side )?profile|face (?:hidden|turned away|averted|buried)|head turned away|blindfold(?:ed)?|back of (?:her|his|the) head|eyes (?:covered|bandaged)',
+    viewer: '(?:look|star|gaz|glar|glanc|peer)(?:s|es|ing)? (?:\\p{L}+ ){0,2}(?:at|into|towards?|out at) (?:the |our )?(?:camera|lens|viewer|us)|(?:\\p{L}+ )?face fill(?:s|ing)? the (?:frame|picture)|(?:smil|grinn)(?:s|es|ing) at us|(?:look|star|gaz|glar|glanc|smil)(?:s|es|ing)? (?:straight |directly |right |intently |boldly )?(?:at|into|to|toward|towards) (?:the |our )?(?:camera|lens|viewer|us)|facing (?:the )?(?:camera|viewer|us)|direct (?:gaze|eye contact)|eye contact|(?:meets?|meeting) our (?:gaze|eyes)|gaze fixed on (?:the viewer|us|the camera)|lock(?:s|ing|ed) eyes with (?:us|the viewer|the camera)|eyes (?:fixed )?on (?:us|the viewer|the camera)|(?:looks|looking) us in the (?:eye|face)|star(?:es|ing) out at us|watching us|full face to (?:us|camera)',
+    away: 'profile (?:portrait|view)|face (?:is )?turned (?:to|towards?) (?:the )?(?!us|camera|viewer|lens|light)\\p{L}+|(?:look|star|gaz|glanc)(?:s|es|ing)? (?:away|down|aside|at (?:the|his|her) (?:floor|ground|feet|hands))|(?:gaze|eyes) (?:is |are )?(?:lowered|averted|cast down|downcast|down|closed|shut(?: tight)?|turned away)|(?:lowered|averted|downcast|closed) (?:gaze|eyes)|(?:her |his |its )?back (?:to|towards?) (?:us|the (?:camera|viewer))|back turned|turned away|(?:seen |viewed |shot )?from behind|asleep|sleeping|eyes tightly shut|(?:look|gaz|star)(?:s|es|ing) (?:off|out (?:of|to|over)|into the distance|at the horizon|over (?:her|his) shoulder)(?: \\p{L}+){0,3}|in (?:strict |full |side )?profile|face (?:hidden|turned away|averted|buried)|head turned away|blindfold(?:ed)?|back of (?:her|his|the) head|eyes (?:covered|bandaged)',
   },
   'viewer away',
   true,
@@ -117,9 +117,9 @@ const focus = dimension(
   'two depths of focus',
   ['technique', 'framing', 'setting', 'light', 'detail'],
   {
-    soft: 'soft focus(?! background| backdrop)(?: throughout| everywhere)?|everything (?:is )?(?:soft|blurred|out of focus|hazy)|dreamy blur|blurr(?:ed|y) all over',
-    tack: '(?:tack|razor|pin|crystal|needle) sharp(?: focus| detail| everywhere)?',
-    deep: `everything (?:is )?(?:in |kept )?(?:tack |pin |razor |crisp |perfect |clear )?(?:in )?(?:sharp|focus|sharp focus|crisp)|all (?:planes|layers) (?:sharp|in focus)|no blur anywhere|(?:sharp|crisp) (?:foreground|near) (?:and|to) (?:background|far)|everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:focus )?(?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
+    soft: 'soft focus(?! background| backdrop)(?: throughout| everywhere)?|everything (?:is )?(?:soft|blurred|out of focus|hazy)|(?:soft |hazy |dreamy )*blur (?:all over|throughout|everywhere)|dreamy blur|blurr(?:ed|y) all over',
+    tack: 'every(?: \\p{L}+){1,2} (?:tack |razor |pin |needle |crystal )?sharp|(?:tack|razor|pin|crystal|needle) sharp(?: focus| detail| everywhere)?',
+    deep: `everything(?: \\p{L}+){0,8} (?:in focus|sharp|crisp|in sharp focus)|everything (?:is )?(?:in |kept )?(?:tack |pin |razor |crisp |perfect |clear )?(?:in )?(?:sharp|focus|sharp focus|crisp)|all (?:planes|layers) (?:sharp|in focus)|no blur anywhere|(?:sharp|crisp) (?:foreground|near) (?:and|to) (?:background|far)|everything (?:is )?(?:in )?(?:tack |pin |razor )?(?:sharp|focus|sharp focus)(?: from \\p{L}+ to \\p{L}+)?|(?:tack |pin |razor )?sharp (?:focus )?(?:from (?:front|foreground|near) to (?:back|background|horizon|far)|throughout|all over|everywhere)|deep (?:focus|depth of field)|(?:large|great|infinite|maximum) (?:depth of field|focus)|front to back (?:sharpness|focus)|in focus from \\p{L}+ to \\p{L}+|[fƒ]/(?:11|16|22|32|45|64)|hyperfocal(?: focus)?`,
     shallow: '(?:everything|the rest|all)(?: \\p{L}+){0,4} (?:dissolv\\p{L}+|melt\\p{L}+|blurred|lost)(?: (?:into|in) (?:an? )?(?:\\p{L}+ )?blur)?|(?:dissolving|melting|fading|thrown) into (?:an? )?(?:\\p{L}+ )?blur|(?:very |extremely |razor )?(?:shallow|thin|narrow) (?:depth of field|focus|dof)|(?:creamy |soft |smooth |heavy )?bokeh|(?:softly |heavily |creamy )?blurr(?:ed|y) (?:background|backdrop|foreground)|(?:background|backdrop) (?:softly |completely )?(?:blurred|blur|melting(?: into \\p{L}+)?|dissolv\\p{L}+|out of focus|a blur|lost in blur)|background (?:thrown|gone) out of focus|only (?:the|her|his|one) \\p{L}+ (?:is )?(?:sharp|in focus)|out of focus (?:background|backdrop)|razor thin focus|selective focus|[fƒ]/(?:0\\.95|1|1\\.\\d|2|2\\.0)(?!\\d)',
   },
   'deep shallow, soft deep, soft tack',
@@ -130,7 +130,7 @@ const colourfulness = dimension(
   ['colour', 'medium', 'technique', 'light', 'detail'],
   {
     none: '(?:in |pure |stark )?black (?:and|&) white|monochrom(?:e|atic)|gr[ae]y ?scale|colou?rless|drained of colou?r|without colou?r|sepia(?: toned?| print| monochrome)?|all in gr[ae]y|shades of gr[ae]y',
-    full: `(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|in (?:full|vivid|living|every) colou?r|in every (?:colou?r|hue)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric|saturated|brilliant|blazing) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple|emerald|scarlet|crimson|cobalt|teal|lime|coral|fuchsia|violet|ultramarine|vermilion|gold)s?(?:(?:,| and) \\p{L}+){0,2}`,
+    full: `(?:bursting|ablaze|blazing|alive|exploding|riotous|awash) with (?:\\p{L}+ ){0,2}(?:colou?r|scarlet|crimson|red|emerald|green|turquoise|blue|orange|yellow|purple|magenta|gold)(?: and \\p{L}+)?|(?:vivid|vibrant|saturated|highly saturated|bright|brilliant|garish|neon|candy|rich|lurid|psychedelic|jewel(?: like)?|riotous|bold|full|intense|all the)(?:,? (?:vivid|vibrant|saturated|bright|neon|rainbow|primary|clashing|warm|jewel))* (?:colou?rs?|hues?|tones|palette)|in (?:full|vivid|living|every) colou?r|in every (?:colou?r|hue)|colou?rful|multi ?colou?red|rainbow(?: of)?(?: \\p{L}+)? (?:colou?rs|hues|palette)|rainbow|technicolou?r|riot of colou?r|every colou?r|(?:vivid|vibrant|saturated|bright|brilliant|neon|loud|blazing)(?: \\p{L}+){1,4} (?:palette|colou?rs|hues)|(?:vivid|vibrant|bright|neon|electric|saturated|brilliant|blazing) (?:red|orange|yellow|green|turquoise|blue|pink|magenta|purple|emerald|scarlet|crimson|cobalt|teal|lime|coral|fuchsia|violet|ultramarine|vermilion|gold)s?(?:(?:,| and) \\p{L}+){0,2}`,
     pastel: '(?:soft |pale |gentle )?pastel(?: \\p{L}+)? (?:colou?rs?|palette|tones|hues|shades)|pastels',
     muted: '(?:muted|faded|washed out|subdued|dull|drab|dusty)(?:,? \\p{L}+)? (?:colou?rs?|palette|tones|hues)|desaturated(?: \\p{L}+)?',
     warm: '(?:all |entirely |strictly )?warm (?:colou?r )?(?:palette|colou?rs|tones|hues)|(?:palette|colours|tones) of (?:reds?|oranges?)(?: and (?:oranges?|golds?|reds?))?',
@@ -155,7 +155,7 @@ export const company = dimension(
   ANYWHERE,
   {
     empty: '(?:completely |utterly |totally )?(?:deserted|unpeopled|uninhabited)|(?:completely |utterly )?empty (?:\\p{L}+ )?(?:streets?|square|beach|room|hall|platform|station|plaza|market|road|carriage|theatre|theater|stadium|park|corridor|ballroom|church|nave|chapel|classroom|office|restaurant|café|cafe|bar|pub|shop|gallery|museum|library|house|village|town|city|courtyard|quay|pier|harbou?r|playground|pool|stage|auditorium|arena|canteen|kitchen|factory|tram|train|bus|deck|promenade|avenue|alley|bridge|terminal|airport|lobby|dance floor|fairground|waiting room|benches|seats|pews|tables)|without a soul|not a soul(?: in sight)?|(?:no one|nobody) (?:in sight|about|around)|(?:devoid|empty) of people|abandoned and empty|nobody (?:left|there|else)|without (?:any )?(?:people|visitors|passers by)|all alone in the \\p{L}+',
-    crowd: 'crowds?(?: of \\p{L}+)?|crowded|throng(?:s|ed|ing)?(?: with \\p{L}+)?|packed with (?:people|\\p{L}+ers|tourists|guests|visitors)|(?:heaving|teeming|swarming|crammed|bustling|busy) (?:with|full of) \\p{L}+|bustling|jostling(?: \\p{L}+)?|hordes(?: of \\p{L}+)?|full of (?:people|shoppers|travellers|tourists|visitors|guests|dancers|diners|drinkers|passengers|pupils|players|fans)|packed (?:tram|train|bus|carriage|hall|room|theatre|stadium|bar|pub|church|market|platform|stands?|dance floor|house)|standing room only|queue of \\p{L}+',
+    crowd: 'crowds?(?: of \\p{L}+)?|crowded|throng(?:s|ed|ing)?(?: with \\p{L}+)?|packed with (?:people|\\p{L}+ers|tourists|guests|visitors)|(?:heaving|teeming|swarming|crammed|bustling|busy) (?:with|full of) \\p{L}+|bustling|jostling(?: \\p{L}+)?|hordes(?: of \\p{L}+)?|full of (?:\\p{L}+ )?(?:people|families|children|couples|shoppers|travellers|tourists|visitors|guests|dancers|diners|drinkers|passengers|pupils|players|fans)|packed (?:tram|train|bus|carriage|hall|room|theatre|stadium|bar|pub|church|market|platform|stands?|dance floor|house)|standing room only|queue of \\p{L}+',
   },
   'empty crowd',
 )
@@ -191,9 +191,9 @@ const water = dimension(
   {
     frozen: 'frozen(?: over)?(?: solid)? (?:waterfall|river|stream|lake|fountain|canal|pond|sea|bay|harbou?r|brook)|(?:waterfall|river|stream|lake|fountain|canal|pond|sea|brook) (?:is )?(?:frozen|iced over)(?: solid| over)?|ice ?bound (?:river|lake|sea|harbou?r)|(?:thick|solid) ice on the (?:lake|river|pond|canal)',
     rough: '(?:rough|stormy|raging|choppy|heaving|wild|mountainous) (?:sea|seas|water|waters|ocean|waves|surf)|(?:huge|towering|crashing|giant|breaking) waves|whitecaps|breakers|(?:waves|surf) (?:crash\\p{L}*|pound\\p{L}*|smash\\p{L}*)|swell running high',
-    dry: 'dried (?:up|out)(?: \\p{L}+)?|(?:dry|parched)(?:,? (?:cracked|dusty|empty))* (?:riverbed|river bed|lake ?bed|well|fountain|canal|stream bed|pond|pool)|waterless',
-    flowing: '(?:rushing|flowing|cascading|tumbling|pouring) (?:freely|in full flow|down|over|through|past)|in full flow|rippling (?:water|surface|waves)|rushing (?:\\p{L}+ )?(?:water|rapids|river|stream|torrent)|rapids|torrents?|in (?:full )?(?:flood|spate)|overflowing|gushing \\p{L}+|brimming with water',
-    calm: '(?:calm|glassy|still|mirror like|flat|placid|tranquil|motionless|unruffled) (?:sea|seas|water|waters|ocean|lake|surface|pond|harbou?r|bay)|mirror calm|not a ripple|smooth as glass|glass calm(?: \\p{L}+)?|like a mill ?pond|dead (?:flat|calm) (?:sea|water)',
+    dry: 'bone dry (?:river ?bed|lake ?bed|well|canal|pond|fountain|pool)|dried (?:up|out)(?: \\p{L}+)?|(?:dry|parched)(?:,? (?:cracked|dusty|empty))* (?:riverbed|river bed|lake ?bed|well|fountain|canal|stream bed|pond|pool)|waterless',
+    flowing: 'under (?:\\p{L}+ ){1,2}(?:metres|meters|feet|fathoms) of water|submerged|full of water|(?:splashing|gushing|spraying|bubbling|spouting)(?: \\p{L}+ly)?|(?:rushing|flowing|cascading|tumbling|pouring) (?:freely|in full flow|down|over|through|past)|in full flow|rippling (?:water|surface|waves)|rushing (?:\\p{L}+ )?(?:water|rapids|river|stream|torrent)|rapids|torrents?|in (?:full )?(?:flood|spate)|overflowing|gushing \\p{L}+|brimming with water',
+    calm: 'windless (?:sea|water|lake|bay|harbou?r|ocean)|(?:calm|glassy|still|mirror like|flat|placid|tranquil|motionless|unruffled) (?:sea|seas|water|waters|ocean|lake|surface|pond|harbou?r|bay)|mirror calm|not a ripple|smooth as glass|glass calm(?: \\p{L}+)?|like a mill ?pond|dead (?:flat|calm) (?:sea|water)',
   },
   'rough calm, dry flowing, frozen flowing, frozen rough',
 )
@@ -203,7 +203,7 @@ const room = dimension(
   ['setting', 'framing', 'medium'],
   {
     indoors: '(?:set |shot )?indoors?|inside (?:a|the) (?:house|room|museum|cathedral|factory|kitchen|library|shop|school|hospital|warehouse|cellar|basement|church|theatre)|in a (?:windowless|sealed|closed) (?:room|cell|vault|cellar)|interior(?: shot| view| photograph| scene)?|inside a windowless room|studio backdrop',
-    outdoors: '(?:set |shot )?outdoors?|out in the (?:fields?|open|woods|wild)|in the middle of (?:a|the) (?:field|ocean|desert|forest|sea|meadow|prairie)|on (?:a|the) (?:mountain ?top|hilltop|open sea|high seas|open road)|under (?:the |an )?open sky|in the open air|open air|out of doors',
+    outdoors: '(?:set |shot )?outdoors?|out in the (?:fields?|open|woods|wild)|in the middle of (?:a|the) (?:field|ocean|desert|forest|sea|meadow|prairie)|on (?:a|the) (?:mountain ?top|hilltop|open sea|high seas|open road)|under (?:the |an )?open sky|open sky (?:overhead|above)|in the open air|open air|out of doors',
   },
   'indoors outdoors',
 )
@@ -288,8 +288,8 @@ const eyes = dimension(
   'open eyes and shut ones',
   ['action', 'detail', 'subject'],
   {
-    open: '(?:wide )?open eyes|eyes (?:wide )?open|wide eyed|bulging eyes|unblinking(?: stare)?|staring eyes|(?:bright|piercing|sparkling|glowing|green|blue|brown|amber) eyes (?:wide|fixed|shining|gleaming)',
-    shut: 'eyes (?:are )?(?:tightly |gently |half )?(?:closed|shut)(?: tight)?|(?:closed|shut) eyes|(?:fast |sound )?asleep|sleeping|slumbering|dozing',
+    open: 'wide eyes|(?:wide )?open eyes|eyes (?:wide )?open|wide eyed|bulging eyes|unblinking(?: stare)?|staring eyes|(?:bright|piercing|sparkling|glowing|green|blue|brown|amber) eyes (?:wide|fixed|shining|gleaming)',
+    shut: 'blindfold(?:ed)?|eyes (?:are )?(?:tightly |gently |half )?(?:closed|shut)(?: tight)?|(?:closed|shut) eyes|(?:fast |sound )?asleep|sleeping|slumbering|dozing',
   },
   'open shut',
   true,
@@ -331,7 +331,7 @@ const facing = dimension(
   'two sides of it',
   ['framing', 'action'],
   {
-    front: 'front(?:al)? view|(?:seen |viewed |shot )?from the front|head ?on(?: view| shot| portrait)?|face ?on|full face',
+    front: 'facing (?:us|the (?:camera|viewer|lens))|front(?:al)? view|(?:seen |viewed |shot )?from the front|head ?on(?: view| shot| portrait)?|face ?on|full face',
     rear: '(?:rear|back) view|(?:seen |viewed |shot )?from (?:behind|the (?:back|rear))|over the shoulder from behind',
     side: 'side view|side ?on|(?:in |strict |side |pure |exact |full )*profile(?: view| shot| portrait)?|(?:seen |viewed |shot )?from the side',
   },
@@ -345,7 +345,7 @@ const source = dimension(
   ['light', 'detail', 'setting', 'moment'],
   {
     onlyFlame: '(?:only|solely|entirely|just) (?:lit )?by (?:an? |the |one |her |his )?(?:\\p{L}+ )?(?:candle|fire|oil lamp|lantern|torch|match|flame|hearth)(?:s|es|light)?|lit (?:only|solely|entirely|just) by (?:an? |the |one |her |his )?(?:\\p{L}+ )?(?:candle|fire|oil lamp|lantern|torch|match|flame|hearth)(?:s|es|light)?|(?:candle|fire|torch|lantern) ?light (?:only|alone)|(?:single|lone|one) (?:candle|match|oil lamp) (?:is )?(?:as )?the only light|(?:candle|fire)light as the only light',
-    onlyMoon: '(?:only|solely|entirely|just) (?:lit )?by (?:the )?(?:full )?moon(?:light)?|moonlight (?:only|alone)|lit (?:only|solely|entirely) by (?:the )?(?:full )?moon(?:light)?',
+    onlyMoon: '(?:only|solely|entirely|just) (?:lit )?by (?:the |an? )?(?:full )?moon(?:light)?|moonlight (?:only|alone)|lit (?:only|solely|entirely|just) by (?:the |an? )?(?:full |thin )?moon(?:light)?',
     electric: '(?:harsh |bright |cold |blue |white )*(?:fluorescent|neon|strobe|studio|flood|spot)(?: ?lit| ?lights?| ?lighting| tubes?| glow| daylight)|studio strobes|electric light|(?:ring|tube) lights?|flash ?bulb|on camera flash',
     sun: '(?:bright |harsh |strong |direct |blazing )*(?:sun(?:light|shine)?|daylight|noon sun)',
     warmOnly: '(?:warm|golden|amber|orange)(?:,? \\p{L}+){0,2} (?:light|lighting|lamplight|glow|tones) (?:only|alone|throughout|everywhere)|(?:only|entirely|exclusively) (?:warm|golden|amber|orange)(?:,? \\p{L}+){0,2} (?:light|lighting|lamplight|glow|tones)',
@@ -374,7 +374,7 @@ const hairLength = dimension(
   'two lengths of hair',
   ['subject', 'detail', 'action'],
   {
-    long: `(?:very |waist ?length |knee ?length )?(?:long|flowing|waist ?length)(?:,? \\p{L}+)? ${HAIR}|${HAIR} down to (?:her|his|the) (?:waist|knees|hips)|long haired`,
+    long: `(?:falling|flowing|reaching|hanging|tumbling) (?:down )?to (?:her|his|the|its) (?:waist|knees|hips|ankles)|(?:very |waist ?length |knee ?length )?(?:long|flowing|waist ?length)(?:,? \\p{L}+)? ${HAIR}|${HAIR} down to (?:her|his|the) (?:waist|knees|hips)|long haired`,
     short: `(?:short|cropped|close cropped|pixie|buzz ?cut|bobbed|shorn)(?:,? \\p{L}+)? (?:hair|haircut|curls|cut)|short haired|crew cut|buzz ?cut|pixie cut`,
   },
   'long short',
