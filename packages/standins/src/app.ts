@@ -1,11 +1,12 @@
-import { fitTo, SHIPPED_ENGINES } from '@idolon/core'
 import express, { type Express, type Response } from 'express'
 import { setTimeout as sleep } from 'node:timers/promises'
-import { drawScene } from './draw/draw.ts'
-import { renderPng } from './png/render.ts'
+import sharp from 'sharp'
+import { readRequest } from './engines/read.ts'
+import { guidedBy } from './engines/references.ts'
+import { type Traits, traitsOf } from './engines/traits.ts'
+import { makePicture } from './picture.ts'
 import { xmpPacket } from './png/xmp.ts'
 import { FAULTS, type PictureRequest, type StandinSettings, wrongIn } from './request.ts'
-import { understand } from './scene/understand.ts'
 
 type Fault = (typeof FAULTS)[number]
 
@@ -17,21 +18,27 @@ interface Answer {
   revision: string
   simulated: true
   pictures: { png: string; seed: number; width: number; height: number }[]
+  /** What the engine could not do as asked. */
+  notes: string[]
   /** For tests only: what was drawn. The application never reads it. */
   testOnly: unknown
 }
 
-async function makePictures(request: PictureRequest): Promise<Answer> {
-  const limit = SHIPPED_ENGINES.find(({ id }) => id === request.engine)?.limit
-  const scene = understand(limit ? fitTo(request.prompt, limit) : request.prompt)
+async function makePictures(request: PictureRequest, traits: Traits): Promise<Answer> {
   const { width, height, engine, revision, prompt } = request
   const pictures = []
+  const drawn: unknown[] = []
+  const notes = new Set<string>()
   for (let i = 0; i < (request.count ?? 1); i++) {
     const seed = request.seed + i
-    const png = await renderPng(drawScene(scene, seed, width, height), xmpPacket({ engine, revision, prompt, seed }))
+    const reading = readRequest(request, traits, seed)
+    const guided = await guidedBy(reading.scene, request)
+    const png = await makePicture(guided, seed, width, height, xmpPacket({ engine, revision, prompt, seed }), { spread: reading.settings.spread, finish: reading.settings.finish })
     pictures.push({ png: png.toString('base64'), seed, width, height })
+    drawn.push({ scene: guided.scene, faults: reading.faults })
+    for (const note of reading.notes) notes.add(note)
   }
-  return { engine, revision, simulated: true, pictures, testOnly: { scene } }
+  return { engine, revision, simulated: true, pictures, notes: [...notes], testOnly: { drawn } }
 }
 
 const problem = (response: Response, status: number, title: string, detail: string) =>
@@ -46,6 +53,24 @@ async function misbehave(fault: Exclude<Fault, 'none'>, response: Response, answ
     case 'busy':
       response.set('retry-after', '1')
       problem(response, 429, 'Too many requests', 'Come back in a second.')
+      return
+    case 'refuse':
+      problem(response, 422, 'Refused', 'The request goes against what this service allows to be drawn.')
+      return
+    case 'wrong-type':
+      response.type('text/plain').send('The picture is being made.')
+      return
+    case 'wrong-size': {
+      const whole = await answer()
+      const small = await sharp(Buffer.from(whole.pictures[0]?.png ?? '', 'base64')).resize(64, 64).png().toBuffer()
+      response.json({ ...whole, pictures: [{ ...whole.pictures[0], png: small.toString('base64') }] })
+      return
+    }
+    case 'wrong-count':
+      response.json({ ...(await answer()), pictures: [] })
+      return
+    case 'drop':
+      response.destroy()
       return
     case 'not-a-picture':
       response.json({ ...(await answer()), pictures: [{ png: Buffer.from('<html>not a picture</html>').toString('base64'), seed: 1, width: 1, height: 1 }] })
@@ -84,12 +109,14 @@ export function createStandin(first: { delayMs?: number } = {}): Express {
   const usage = { requests: 0, charged: 0, pictures: 0 }
 
   /** The same key gives the same answer and is counted once. */
-  const answerFor = (request: PictureRequest, key: string | undefined): Promise<Answer> => {
+  const answerFor = (request: PictureRequest, traits: Traits, key: string | undefined): Promise<Answer> => {
     const known = key === undefined ? undefined : answers.get(key)
     if (known) return known
-    usage.charged++
-    usage.pictures += request.count ?? 1
-    const made = makePictures(request)
+    const made = makePictures(request, traits).then((answer) => {
+      usage.charged++
+      usage.pictures += request.count ?? 1
+      return answer
+    })
     if (key !== undefined) {
       answers.set(key, made)
       const oldest = answers.size > REMEMBERED ? answers.keys().next().value : undefined
@@ -100,7 +127,7 @@ export function createStandin(first: { delayMs?: number } = {}): Express {
 
   const app = express()
   app.disable('x-powered-by')
-  app.use(express.json({ limit: '2mb' }))
+  app.use(express.json({ limit: '64mb' }))
   app.get('/v1/usage', (_request, response) => {
     response.json(usage)
   })
@@ -119,22 +146,28 @@ export function createStandin(first: { delayMs?: number } = {}): Express {
     usage.requests++
     const wrong = wrongIn('PictureRequest', request.body)
     if (wrong) {
-      problem(response, 400, 'Not valid', `The request’s ${wrong}.`)
+      problem(response, 400, 'Not valid', wrong)
       return
     }
     const asked = request.body as PictureRequest
-    if (!SHIPPED_ENGINES.some(({ id, revision, simulated }) => simulated && id === asked.engine && revision === asked.revision)) {
+    const traits = traitsOf(asked.engine, asked.revision)
+    if (!traits) {
       problem(response, 404, 'Unknown engine', `There is no engine ${asked.engine} ${asked.revision} here.`)
       return
     }
-    const answer = () => answerFor(asked, request.get('idempotency-key'))
+    const answer = () => answerFor(asked, traits, request.get('idempotency-key'))
     if (settings.delayMs) await sleep(settings.delayMs)
     if (settings.fault !== 'none' && settings.times > 0) {
       settings.times--
       await misbehave(settings.fault, response, answer)
       return
     }
-    response.json(await answer())
+    try {
+      response.json(await answer())
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error
+      problem(response, 422, 'Cannot be drawn', error.message)
+    }
   })
   return app
 }

@@ -29,3 +29,11 @@ export const brayer1: EngineProfile = {
   facetOrder: ['subject', 'detail', 'action', 'setting', 'moment', 'light', 'colour', 'framing', 'medium', 'technique', 'mood', 'lettering'],
   notes: 'Reads lists of about sixty words and nothing after them. Lens and aperture show as depth of field; what stands twice weighs more. Doubles figures in crowds and spells badly.',
 }
+
+/** Brayer, revision 2: holds small numbers and doubles figures less often. */
+export const brayer2: EngineProfile = {
+  ...brayer1,
+  revision: '2',
+  figures: 5,
+  notes: 'Reads lists of about sixty words and nothing after them. Lens and aperture show as depth of field; what stands twice weighs more. Holds numbers up to four, and spells badly.',
+}

@@ -33,5 +33,15 @@ export const burin1: EngineProfile = {
   ],
   costUnit: 'credit',
   honoursIdempotencyKey: true,
-  notes: 'Reads whole sentences and draws in a painterly hand. Ignores the leave-out list; what comes early in the text weighs more.',
+  figures: 5,
+  lettering: 3,
+  notes: 'Reads whole sentences and draws in a painterly hand. Ignores the leave-out list; what comes early in the text weighs more. Holds numbers well and forgets now and then where the light comes from.',
+}
+
+/** Burin, revision 2: holds the light that was asked for, and counts less well. */
+export const burin2: EngineProfile = {
+  ...burin1,
+  revision: '2',
+  figures: 3,
+  notes: 'Reads whole sentences and draws in a painterly hand. Ignores the leave-out list; what comes early in the text weighs more. Holds the light that is asked for, and counts less well than the revision before.',
 }

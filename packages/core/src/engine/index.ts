@@ -1,10 +1,10 @@
-import { brayer1 } from './brayer.ts'
-import { burin1 } from './burin.ts'
+import { brayer1, brayer2 } from './brayer.ts'
+import { burin1, burin2 } from './burin.ts'
 import type { EngineProfile } from './profile.ts'
-import { tympan1 } from './tympan.ts'
+import { tympan1, tympan2 } from './tympan.ts'
 
 /** The profiles that ship with Idolon, oldest revision first. */
-export const SHIPPED_ENGINES: readonly EngineProfile[] = [burin1, brayer1, tympan1]
+export const SHIPPED_ENGINES: readonly EngineProfile[] = [burin1, burin2, brayer1, brayer2, tympan1, tympan2]
 
 /** The profile of an engine, of the newest revision when none is named. */
 export const findEngine = (

@@ -28,3 +28,10 @@ export const tympan1: EngineProfile = {
   lettering: 0,
   notes: 'Reads a JSON object by facet and takes weights as a field of their own. Strong in line work and print looks; spoils lettering.',
 }
+
+/** Tympan, revision 2: understands values that are written as sentences. */
+export const tympan2: EngineProfile = {
+  ...tympan1,
+  revision: '2',
+  notes: 'Reads a JSON object by facet and takes weights as a field of their own; whole sentences are understood better than lists. Strong in line work and print looks; spoils lettering.',
+}

@@ -4,10 +4,16 @@ import { type Colour, hex, lighter, mix, type Palette } from './colour.ts'
 
 export const n = (value: number): string => (Math.round(value * 100) / 100).toString()
 
+/** Media whose colours lie flat, without a passage from light to dark. */
+const FLAT: ReadonlySet<Medium> = new Set(['flat print', 'paper cut', 'linocut'])
+/** Media that are drawn with a line round things. */
+const OUTLINED: Partial<Record<Medium, number>> = { engraving: 1.3, charcoal: 1.7, watercolour: 0.8, 'ink wash': 1.1, linocut: 1.6 }
+
 /** Collects the picture's shapes. How a shape is filled and edged is the medium's affair; what it is, the figure's. */
 export class Canvas {
   readonly #defs = new Map<string, string>()
   readonly #body: string[] = []
+  readonly flat: boolean
 
   constructor(
     readonly width: number,
@@ -15,7 +21,10 @@ export class Canvas {
     readonly scene: Scene,
     readonly palette: Palette,
     private readonly seed: number,
-  ) {}
+    private readonly person?: number,
+  ) {
+    this.flat = FLAT.has(scene.medium)
+  }
 
   get medium(): Medium {
     return this.scene.medium
@@ -24,6 +33,11 @@ export class Canvas {
   /** A stream of numbers for one named element: adding an element never moves another. */
   random(element: string): Random {
     return seededRandom((hashText(element) ^ Math.imul(this.seed, 0x9e3779b1)) >>> 0)
+  }
+
+  /** The stream of a figure's own looks, which a reference of a person takes over. */
+  looks(element: string): Random {
+    return this.person === undefined ? this.random(element) : seededRandom((hashText(element) ^ this.person) >>> 0)
   }
 
   define(key: string, make: (id: string) => string): string {
@@ -45,37 +59,33 @@ export class Canvas {
 
   /** Light and shaded sides of a solid, towards the scene's light. */
   solid(colour: Colour, strength = 1): string {
-    const { light } = this.scene
-    const bright = lighter(mix(colour, this.palette.sun, 0.16 * strength), 0.045 * strength)
-    const dark = lighter(mix(colour, this.palette.ink, 0.24 * strength), -0.05 * strength)
-    const [a, b] = light === 'right' ? [dark, bright] : light === 'behind' ? [dark, dark] : [bright, dark]
-    const flat = this.medium === 'flat print' || this.medium === 'paper cut'
-    const stops = flat
-      ? [[0, a], [0.56, a], [0.561, b], [1, b]]
-      : this.medium === 'line'
-        ? [[0, mix(a, this.palette.paper, 0.7)], [1, mix(b, this.palette.paper, 0.5)]]
-        : [[0, a], [0.5, colour], [1, b]]
-    const key = `solid ${hex(a)} ${hex(b)} ${flat}`
-    const id = this.define(
-      key,
-      (name) => `<linearGradient id="${name}" x1="0" y1="0.1" x2="1" y2="0.35">${(stops as [number, Colour][]).map(([at, c]) => `<stop offset="${at}" stop-color="${hex(c)}"/>`).join('')}</linearGradient>`,
-    )
+    const { from, hard } = this.scene.light
+    const deep = strength * (hard ? 1.5 : 1)
+    const bright = lighter(mix(colour, this.palette.sun, 0.16 * deep), 0.045 * deep)
+    const dark = lighter(mix(colour, this.palette.ink, 0.24 * deep), -0.05 * deep)
+    if (from === 'front') return hex(mix(colour, bright, 0.3))
+    const [a, b] = from === 'right' ? [dark, bright] : from === 'behind' ? [dark, mix(dark, this.palette.ink, 0.3)] : [bright, dark]
+    const stops: [number, Colour][] = this.flat ? [[0, a], [0.56, a], [0.561, b], [1, b]] : [[0, a], [0.5, colour], [1, b]]
+    const [x2, y2] = from === 'above' ? [0.1, 1] : [1, 0.35]
+    const id = this.define(`solid ${hex(a)} ${hex(b)} ${hex(colour)} ${from}`, (name) => `<linearGradient id="${name}" x1="0" y1="0.1" x2="${x2}" y2="${y2}">${stops.map(([at, c]) => `<stop offset="${at}" stop-color="${hex(c)}"/>`).join('')}</linearGradient>`)
     return `url(#${id})`
   }
 
   /** The line round a shape, where the medium draws one. `scale` undoes the size of the group it stands in. */
   edge(scale = 1, weight = 1): string {
-    if (this.medium === 'line') return `stroke="${hex(this.palette.ink)}" stroke-width="${n((1.5 * weight) / scale)}" stroke-linejoin="round" stroke-linecap="round"`
-    if (this.medium === 'wash') return `stroke="${hex(this.palette.ink)}" stroke-opacity="0.45" stroke-width="${n((0.9 * weight) / scale)}" stroke-linejoin="round"`
-    return ''
+    const width = OUTLINED[this.medium]
+    if (!width) return ''
+    const opacity = this.medium === 'watercolour' ? 0.55 : 1
+    return `stroke="${hex(this.palette.ink)}" stroke-opacity="${opacity}" stroke-width="${n((width * weight) / scale)}" stroke-linejoin="round" stroke-linecap="round"`
   }
 
   path(d: string, fill: string, more = ''): void {
     this.add(`<path d="${d}" fill="${fill}" ${more}/>`)
   }
 
-  toString(backdrop: string, finish: string): string {
-    return `<svg xmlns="http://www.w3.org/2000/svg" width="${this.width}" height="${this.height}" viewBox="0 0 ${this.width} ${this.height}"><defs>${[...this.#defs.values()].join('')}</defs>${backdrop}${this.#body.join('')}${finish}</svg>`
+  /** What was drawn as SVG over a sheet of one colour. */
+  toString(ground: Colour): string {
+    return `<svg xmlns="http://www.w3.org/2000/svg" width="${this.width}" height="${this.height}" viewBox="0 0 ${this.width} ${this.height}"><defs>${[...this.#defs.values()].join('')}</defs><rect width="${this.width}" height="${this.height}" fill="${hex(ground)}"/>${this.#body.join('')}</svg>`
   }
 }
 

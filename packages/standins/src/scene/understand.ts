@@ -1,74 +1,131 @@
-import type { Scene, SubjectKind } from './scene.ts'
-import { COLOURS, EXTRAS, MEDIA, MOMENTS, NUMBERS, SEASONS, SETTINGS, SHOTS, SUBJECTS, WEATHERS } from './words.ts'
+import { type Hit, type Meaning, singular, termsIn, wordsOf } from './lexicon.ts'
+import type { Angle, Extra, Face, Held, LightSide, Medium, Moment, Pose, Scene, Season, Setting, Shot, SubjectKind, Thing, Weather, Worn } from './scene.ts'
 
-const escape = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
-const patterns = new Map<string, RegExp>()
-function place(text: string, word: string): number {
-  let pattern = patterns.get(word)
-  if (!pattern) patterns.set(word, (pattern = new RegExp(`(?<![\\w-])${escape(word)}(?![\\w-])`)))
-  return text.search(pattern)
+const MOST = 24
+const QUOTED = /["“]([^"”]{1,60})["”]/
+/** Words after which something is put beside, behind or before what was named. */
+const BESIDE = new Set(['beside', 'behind', 'near', 'with', 'and', 'next', 'before', 'above', 'under', 'over', 'on', 'in', 'by', 'against', 'between', 'past', 'across', 'around', 'below', 'toward', 'towards', 'at', 'along', 'through'])
+/** Kinds that a place has by the way, unless they are what the picture is of. */
+const DECOR = new Set(['plant/tree', 'plant/fir', 'plant/flower', 'building/cottage', 'insect/bee', 'bird/gull', 'building/bridge', 'vessel/sailboat', 'bird/songbird'])
+/** Where a subject is found when nothing says where. */
+const HOME: Partial<Record<SubjectKind, Setting>> = { food: 'interior', drink: 'interior', tool: 'interior', furniture: 'interior', machine: 'workshop', fish: 'underwater', vessel: 'water', abstract: 'studio', plant: 'garden', insect: 'garden', vehicle: 'village', building: 'meadow', animal: 'meadow', bird: 'meadow', person: 'meadow', landscape: 'mountains' }
+
+/** Figures that have a home of their own. */
+const AT_HOME: Readonly<Record<string, Setting>> = { 'building/lighthouse': 'water', 'building/block': 'city', 'animal/camel': 'desert', 'plant/palm': 'water', 'plant/fir': 'mountains', 'bird/heron': 'water', 'bird/swan': 'water', 'person/knight': 'meadow', 'plant/mushroom': 'forest', 'animal/fox': 'forest', 'animal/bear': 'forest', 'animal/deer': 'forest', 'animal/goat': 'mountains', 'vehicle/train': 'mountains', 'vehicle/aeroplane': 'mountains', 'vehicle/balloon': 'mountains' }
+
+const meaning = (hit: Hit, of: Meaning['of']): string | undefined => hit.meanings.find((one) => one.of === of)?.value
+const thing = (kind: SubjectKind, variant: string, count: number, word: string | null): Thing => ({ kind, variant, count, word, colours: [], pose: 'standing', wears: [], holds: [] })
+
+/** The first value of a kind, or the last where later words overrule: “a painting of” before “linocut”. */
+const first = (hits: readonly Hit[], of: Meaning['of']): string | undefined => hits.map((hit) => meaning(hit, of)).find((value) => value !== undefined)
+
+/** Several of it: by a number before it, or by its plural. */
+function countOf(words: readonly string[], hits: readonly Hit[], hit: Hit): number {
+  const numbers = hits.filter((other) => other.at < hit.at && hit.at - other.at - other.length < 3 && meaning(other, 'number') !== undefined)
+  const blocked = (from: number) => words.slice(from, hit.at).some((word) => BESIDE.has(word) && word !== 'of')
+  const number = numbers.reverse().find((other) => !blocked(other.at + other.length))
+  const said = number && Number(meaning(number, 'number'))
+  const last = words[hit.at + hit.length - 1] ?? ''
+  const plural = singular(last) !== last || /^(?:people|cattle|children|men|women)$/.test(last)
+  if (said === 1 || said === undefined) return plural ? 3 : 1
+  return Math.max(1, Math.min(MOST, said))
 }
 
-interface Found<T> {
-  value: T
-  word: string
-  at: number
+/** Which of the things named a trait belongs to: the nearest before it, or the one right after it. */
+function ownerOf(things: readonly { thing: Thing; at: number }[], at: number): Thing | undefined {
+  const next = things.find((one) => one.at >= at && one.at - at <= 2)
+  return next?.thing ?? things.filter((one) => one.at < at && at - one.at < 9).at(-1)?.thing
 }
 
-/** Every value whose words stand in the text, first mention first; of words at one place the longest. */
-function find<T extends string>(text: string, words: readonly [string, T][]): Found<T>[] {
-  const found = words.map(([word, value]) => ({ value, word, at: place(text, word) })).filter(({ at }) => at >= 0)
-  return found.sort((a, b) => a.at - b.at || b.word.length - a.word.length)
-}
-
-const CLOTHES = 'scarf|coat|hat|cap|shawl|dress|jacket|apron|gloves|cloak|jumper|boots|veil|lid|label|roof|door|jar|cup|teapot|tin|locomotive|train|carriage|boat|balloon|umbrella|house|flowers?'
-
-/** What a colour word may stand before without being said of the picture or its subject. */
-const PARTS = 'beard|hair|page|background|paper|frame|frames|hives?|skeps?|straw|light|bread|tea'
-
-/** Reads the words of a prompt, as this engine reads them: by the nearest word it knows. */
+/** Reads a text as this engine reads it: by the nearest word it knows. */
 export function understand(prompt: string): Scene {
-  const lettering = /["“]([^"”]{1,40})["”]/.exec(prompt)?.[1]?.trim() ?? null
-  const text = prompt.replace(/["“][^"”]*["”]/g, ' ').toLowerCase().replace(/\s+/g, ' ')
-  const media = find(text, MEDIA)
-  const subjects = find(text, SUBJECTS)
-  // A thing named as what is being pictured wins over the place it stands in.
-  const drawable = subjects.find(({ value }) => !value.startsWith('landscape')) ?? subjects[0]
-  const [kind = 'abstract', variant = 'discs'] = (drawable?.value.split('/') ?? []) as [SubjectKind?, string?]
-  const setting = find(text, SETTINGS)
-  const studio = setting.find(({ value }) => value === 'studio' || value === 'interior')
-  const place_ = (kind === 'food' ? studio : undefined) ?? setting[0]
-  const weather = find(text, WEATHERS)[0]?.value
-  const season = find(text, SEASONS)[0]?.value ?? 'summer'
-  const palette: string[] = []
-  const ownColours: string[] = []
-  for (const { word } of find(text, Object.keys(COLOURS).map((name) => [name, name] as [string, string]))) {
-    const own = new RegExp(`\\b${word}(?:[ -]\\w+)? (?:${CLOTHES}|${escape(drawable?.word ?? 'coat')})\\b`).test(text)
-    const part = new RegExp(`\\b${word}(?:[ -]\\w+)? (?:${PARTS})\\b`).test(text)
-    if (!part || own) (own ? ownColours : palette).push(word)
+  const lettering = QUOTED.exec(prompt)?.[1]?.trim() ?? null
+  const words = wordsOf(prompt.replace(new RegExp(QUOTED, 'g'), ' '))
+  const hits = termsIn(words)
+  const named: { thing: Thing; at: number; key: string }[] = []
+  for (const hit of hits) {
+    const key = meaning(hit, 'figure')
+    if (!key) continue
+    // In somebody's hands, worn, or of the picture's own kind, it is no thing by itself.
+    const inHand = meaning(hit, 'held') !== undefined && named.some(({ thing: { kind }, at }) => kind === 'person' && hit.at - at < 12) && words.slice(Math.max(0, hit.at - 4), hit.at).some((word) => /^(?:with|holding|holds|carrying|carries|reading|playing|plays|lifting|raising|under|waving|clutching)$/.test(word))
+    // “A jar of honey” is one thing.
+    if (words[hit.at - 1] === 'of' && named.some(({ at }) => hit.at - at < 4) && !key.startsWith('landscape')) continue
+    if (inHand || (meaning(hit, 'worn') !== undefined && named.length > 0)) continue
+    const [kind, variant] = key.split('/') as [SubjectKind, string]
+    named.push({ thing: thing(kind, variant, kind === 'landscape' ? 1 : countOf(words, hits, hit), words.slice(hit.at, hit.at + hit.length).map(singular).join(' ')), at: hit.at, key })
   }
+  // What stands in front is the subject; a place, or what a place has by the way, only where there is nothing else.
+  const rank = ({ key }: (typeof named)[number]) => (key.startsWith('landscape') ? 2 : DECOR.has(key) && named[0]?.key !== key ? 1 : 0)
+  const best = [...named].sort((a, b) => rank(a) - rank(b) || a.at - b.at)[0]
+  const subject = best?.thing ?? thing('abstract', 'discs', 1, null)
+  const others = named.filter((one) => one !== best && !one.key.startsWith('landscape') && !DECOR.has(one.key)).map((one) => one.thing).slice(0, 4)
+  const owners = named.filter(({ thing: one }) => one === subject || others.includes(one))
+  const people = owners.filter(({ thing: one }) => one.kind === 'person')
+  /** Who wears or holds what is named at a place: whoever was named last before it, or else is named right after. */
+  const bearer = (at: number) => (people.filter((one) => one.at < at && at - one.at < 12).at(-1) ?? people.find((one) => one.at >= at && one.at - at <= 2))?.thing
+  const palette: string[] = []
+  const ofPlace = new Set('sky sea water background light page paper wall ground sunset horizon palette tones accents colours colors shadow shadows glow hues'.split(' '))
+  for (const hit of hits) {
+    const colour = meaning(hit, 'colour')
+    if (colour && !meaning(hit, 'medium')) {
+      const next = words[hit.at + hit.length] ?? ''
+      const after = words.slice(hit.at + hit.length, hit.at + hit.length + 3)
+      const target = owners.find(({ thing: one, at }) => at > hit.at && at - hit.at <= 3 && !after.slice(0, at - hit.at - 1).some((word) => BESIDE.has(word) && word !== 'and'))
+      const worn = hits.find((other) => other.at > hit.at && other.at - hit.at <= 2 && (meaning(other, 'worn') !== undefined || meaning(other, 'held') !== undefined))
+      if (ofPlace.has(next)) palette.push(colour)
+      else if (/^(?:hair|beard|eyes?|hat|lips)$/.test(next)) continue
+      else if (worn) (bearer(hit.at) ?? ownerOf(owners, hit.at))?.colours.push(colour)
+      else if (target) target.thing.colours.push(colour)
+      else palette.push(colour)
+    }
+    const worn = meaning(hit, 'worn')
+    if (worn) bearer(hit.at)?.wears.push(worn as Worn)
+    const held = meaning(hit, 'held')
+    if (held && !owners.some(({ at }) => at === hit.at)) bearer(hit.at)?.holds.push(held as Held)
+    const pose = meaning(hit, 'pose')
+    if (pose) {
+      const owner = ownerOf(owners.filter(({ at }) => at !== hit.at), hit.at)
+      if (owner) owner.pose = pose as Pose
+    }
+  }
+  const looks = new Set(hits.map((hit) => meaning(hit, 'look')))
+  const settings = hits.flatMap((hit) => meaning(hit, 'setting') ?? [])
+  const indoors = settings.find((one) => one === 'studio' || one === 'interior' || one === 'workshop')
+  const season = (first(hits, 'season') as Season | undefined) ?? 'summer'
+  const weather = (first(hits, 'weather') as Weather | undefined) ?? 'clear'
+  const shot = (hits.map((hit) => meaning(hit, 'shot')).find((one) => one === 'detail' || one === 'panorama') ?? first(hits, 'shot') ?? (subject.kind === 'landscape' ? 'wide' : 'medium')) as Shot
+  const media = hits.flatMap((hit) => meaning(hit, 'medium') ?? [])
+  const medium = (media.find((one) => one !== 'gouache') ?? media[0] ?? 'gouache') as Medium
+  const small = ['food', 'drink', 'tool'].includes(subject.kind)
   return {
-    subject: { kind, variant, count: drawable ? countBefore(text, drawable) : 1, word: drawable?.word ?? null },
-    setting: place_?.value ?? (kind === 'food' ? 'interior' : 'mountains'),
-    moment: find(text, MOMENTS)[0]?.value ?? 'day',
+    subject,
+    others,
+    setting: ((small ? indoors : undefined) ?? settings[0] ?? AT_HOME[`${subject.kind}/${subject.variant}`] ?? HOME[subject.kind] ?? 'mountains') as Setting,
+    moment: (first(hits, 'moment') as Moment | undefined) ?? 'noon',
     season,
-    weather: weather ?? (season === 'winter' && /snow(ing|fall|flakes)/.test(text) ? 'snow' : 'clear'),
-    shot: find(text, SHOTS)[0]?.value ?? 'medium',
-    light: /back-?lit|from behind|contre-jour|rim light/.test(text) ? 'behind' : /\bright\b/.test(text) && /light|lit|sun|window/.test(text) ? 'right' : 'left',
-    palette,
-    ownColours,
-    medium: media.at(-1)?.value ?? 'gouache',
-    lettering,
-    extras: [...new Set(find(text, EXTRAS).map(({ value }) => value))],
+    weather: weather === 'snow' || !/\bsnow(?:ing|fall|flakes?|storm)\b/.test(words.join(' ')) ? weather : 'snow',
+    shot,
+    angle: (first(hits, 'angle') as Angle | undefined) ?? 'level',
+    light: { from: (first(hits, 'light') as LightSide | undefined) ?? sideIn(words) ?? 'left', hard: looks.has('hard') && !looks.has('soft') },
+    warmth: (looks.has('warm') ? 0.7 : 0) - (looks.has('cool') ? 0.7 : 0),
+    mood: (looks.has('bright') ? 0.7 : 0) - (looks.has('gloomy') ? 0.7 : 0),
+    blur: looks.has('deep') ? 0 : looks.has('shallow') || shot === 'detail' ? 1 : medium === 'photograph' && (shot === 'close' || small) ? 0.6 : 0,
+    palette: looks.has('colourless') ? ['grey'] : [...new Set(palette)],
+    paletteShare: looks.has('colourless') ? 1 : 0.6,
+    medium,
+    lettering: lettering ? { words: lettering, face: (first(hits, 'face') as Face | undefined) ?? 'block' } : null,
+    extras: [...new Set(hits.flatMap((hit) => (meaning(hit, 'extra') as Extra | undefined) ?? []).filter((extra) => !(extra === 'bees' && subject.kind === 'insect')))],
+    without: [],
+    subjectSize: 1,
+    smeared: false,
   }
 }
 
-function countBefore(text: string, subject: Found<string>): number {
-  const before = text.slice(Math.max(0, subject.at - 40), subject.at).match(/[\w'-]+/g) ?? []
-  for (const word of before.slice(-4).reverse()) {
-    const digits = /^\d{1,2}$/.test(word) ? Number(word) : NUMBERS[word]
-    if (digits !== undefined) return Math.min(Math.max(digits, 1), 12)
+/** “from the left”, “on the right” of a light named close by. */
+function sideIn(words: readonly string[]): LightSide | undefined {
+  for (let i = 0; i < words.length; i++) {
+    if (words[i] !== 'left' && words[i] !== 'right') continue
+    if (words.slice(Math.max(0, i - 6), i + 4).some((word) => /^(?:light|lit|sun|sunlight|window|lamp|lamplight|glow|candle|candlelight|shadow|shadows)$/.test(word))) return words[i] as LightSide
   }
-  const plural = /(?:people|children|figures|villagers|passengers|hikers|travellers|skiers|birds|swallows|bees|foxes|goats|bears|cats|dogs|horses|cows|flowers|trees|jars|cups|boats|houses|butterflies|moths)$/.test(subject.word)
-  return plural ? 3 : 1
+  return undefined
 }

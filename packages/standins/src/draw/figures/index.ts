@@ -1,48 +1,17 @@
-import { oklch } from '../colour.ts'
-import { bear, cat, fox, goat } from './animals.ts'
-import { heron, songbird } from './birds.ts'
-import { ellipse, type Figure } from './figure.ts'
-import { boat, cart, chalet, cup, jar, loaf, teapot, tower, train } from './made-things.ts'
-import { adult, child, elder, oldWoman } from './people.ts'
-import { bee, butterfly, flower, tree } from './small-life.ts'
+import type { SubjectKind } from '../../scene/scene.ts'
+import { ANIMALS } from './animals.ts'
+import { BIRDS } from './birds.ts'
+import { BUILDINGS } from './buildings.ts'
+import type { Figure } from './figure.ts'
+import { PEOPLE } from './people.ts'
+import { PLANTS } from './plants.ts'
+import { ABSTRACTS, FURNITURE, MACHINES } from './room-things.ts'
+import { FISH, INSECTS } from './small-life.ts'
+import { DRINKS, FOOD, TOOLS } from './table-things.ts'
+import { VEHICLES, VESSELS } from './vehicles.ts'
 
-/** Drawn when the words name nothing this engine knows: discs in the asked colours. */
-const discs: Figure = {
-  height: 0.6,
-  width: 1,
-  draw(pen) {
-    const { accents } = pen.canvas.palette
-    for (let i = 0; i < 9; i++) {
-      const [a, d, r] = [pen.random() * 6.283, pen.random() * 34, 8 + pen.random() * 22]
-      pen.shape(ellipse(Math.cos(a) * d, -50 + Math.sin(a) * d, r, r), accents[i % 3] ?? oklch(0.6, 0.1, 30))
-    }
-  },
-}
+/** Everything this engine can draw by itself; a landscape is drawn by its setting. */
+export const FIGURES: readonly Figure[] = [...PEOPLE, ...ANIMALS, ...BIRDS, ...INSECTS, ...FISH, ...PLANTS, ...VEHICLES, ...VESSELS, ...BUILDINGS, ...FOOD, ...DRINKS, ...TOOLS, ...FURNITURE, ...MACHINES, ...ABSTRACTS]
 
-/** Every figure, by `kind/variant`. A landscape has none. */
-export const FIGURES: Record<string, Figure> = {
-  'person/elder': elder,
-  'person/old woman': oldWoman,
-  'person/adult': adult,
-  'person/child': child,
-  'animal/fox': fox,
-  'animal/goat': goat,
-  'animal/cat': cat,
-  'animal/bear': bear,
-  'bird/heron': heron,
-  'bird/small': songbird,
-  'insect/bee': bee,
-  'insect/butterfly': butterfly,
-  'plant/flower': flower,
-  'plant/tree': tree,
-  'vehicle/train': train,
-  'vehicle/cart': cart,
-  'vessel/boat': boat,
-  'building/chalet': chalet,
-  'building/tower': tower,
-  'food/jar': jar,
-  'food/cup': cup,
-  'food/teapot': teapot,
-  'food/loaf': loaf,
-  'abstract/discs': discs,
-}
+const byName = new Map(FIGURES.map((figure) => [`${figure.kind}/${figure.variant}`, figure]))
+export const figureOf = (kind: SubjectKind, variant: string): Figure | undefined => byName.get(`${kind}/${variant}`)
