@@ -5,11 +5,12 @@ import { autosave } from './autosave.ts'
 import { checks } from './checks.ts'
 import { type Bench, type Figure } from './figure.ts'
 import { firstLoad } from './first-load.ts'
+import { pictures } from './pictures.ts'
 import { reading } from './reading.ts'
 import { secondStart } from './second-start.ts'
 import { shelf } from './shelf.ts'
 
-const BENCHES: Record<string, Bench> = { autosave, reading, checks, shelf, 'second-start': secondStart, 'first-load': firstLoad }
+const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, shelf, 'second-start': secondStart, 'first-load': firstLoad }
 
 const FILE = join(process.env['IDOLON_ROOT'] ?? '.', 'docs/figures.md')
 const shown = (value: number) => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 1 })

@@ -33,9 +33,9 @@ async function makePictures(request: PictureRequest, traits: Traits): Promise<An
     const seed = request.seed + i
     const reading = readRequest(request, traits, seed)
     const guided = await guidedBy(reading.scene, request)
-    const png = await makePicture(guided, seed, width, height, xmpPacket({ engine, revision, prompt, seed }), { spread: reading.settings.spread, finish: reading.settings.finish })
+    const { png, drawn: record } = await makePicture(guided, seed, width, height, xmpPacket({ engine, revision, prompt, seed }), { spread: reading.settings.spread, finish: reading.settings.finish })
     pictures.push({ png: png.toString('base64'), seed, width, height })
-    drawn.push({ scene: guided.scene, faults: reading.faults })
+    drawn.push({ scene: { ...guided.scene, drawn: record }, faults: reading.faults })
     for (const note of reading.notes) notes.add(note)
   }
   return { engine, revision, simulated: true, pictures, notes: [...notes], testOnly: { drawn } }

@@ -4,6 +4,7 @@ import { type Guided, overBase } from './engines/references.ts'
 import { FINISHES } from './finish/media.ts'
 import { grainAt, type Pixels } from './finish/pixels.ts'
 import { encodePng, rasterise } from './png/render.ts'
+import type { Scene } from './scene/scene.ts'
 
 /** A picture left early: coarse patches and specks, the more the less of it was worked out. */
 function unfinished({ width, height, data }: Pixels, left: number, seed: number): Pixels {
@@ -29,12 +30,13 @@ export interface Making extends Variation {
 }
 
 /** A scene drawn, taken through its medium, and written as a PNG that carries `xmp`. The same values give the same bytes. */
-export async function makePicture(guided: Guided, seed: number, width: number, height: number, xmp: string, making: Making): Promise<Buffer> {
+export async function makePicture(guided: Guided, seed: number, width: number, height: number, xmp: string, making: Making): Promise<{ png: Buffer; drawn: NonNullable<Scene['drawn']> }> {
   const { scene } = guided
   const { ink, paper } = paletteFor(scene)
-  const drawn = await rasterise(drawScene(scene, seed, width, height, { spread: making.spread, ...(guided.layout ? { layout: guided.layout } : {}), ...(guided.person === undefined ? {} : { person: guided.person }) }))
-  const based = guided.base ? await overBase(drawn, guided.base) : drawn
+  const { svg, drawn } = drawScene(scene, seed, width, height, { spread: making.spread, ...(guided.layout ? { layout: guided.layout } : {}), ...(guided.person === undefined ? {} : { person: guided.person }) })
+  const plain = await rasterise(svg)
+  const based = guided.base ? await overBase(plain, guided.base) : plain
   const finished = FINISHES[scene.medium](based, seed % 9973, bytes(ink), bytes(paper))
   const whole = guided.base?.mask ? await overBase(finished, guided.base) : finished
-  return encodePng(unfinished(whole, Math.max(0, 0.33 - making.finish) * 3, seed), xmp)
+  return { png: await encodePng(unfinished(whole, Math.max(0, 0.33 - making.finish) * 3, seed), xmp), drawn }
 }

@@ -72,7 +72,7 @@ const LIGHTS: Record<Moment, { tint: Colour; share: number; l: number; c: number
   noon: { tint: oklch(0.95, 0.02, 100), share: 0.02, l: 1.02, c: 1.02 },
   afternoon: { tint: oklch(0.85, 0.12, 75), share: 0.16, l: 0.98, c: 1 },
   dusk: { tint: oklch(0.5, 0.13, 20), share: 0.26, l: 0.8, c: 0.98 },
-  night: { tint: oklch(0.32, 0.08, 264), share: 0.46, l: 0.72, c: 0.85 },
+  night: { tint: oklch(0.34, 0.08, 264), share: 0.42, l: 0.78, c: 0.88 },
 }
 const WARM = oklch(0.74, 0.13, 60)
 const COOL = oklch(0.66, 0.09, 245)

@@ -4,7 +4,7 @@ import { understand } from '../scene/understand.ts'
 import { drawScene } from './draw.ts'
 import { FIGURES } from './figures/index.ts'
 
-const draw = (prompt: string, seed = 3, change: (scene: Scene) => Scene = (scene) => scene) => drawScene(change(understand(prompt)), seed, 300, 200)
+const draw = (prompt: string, seed = 3, change: (scene: Scene) => Scene = (scene) => scene) => drawScene(change(understand(prompt)), seed, 300, 200).svg
 const shapes = (svg: string) => svg.match(/<(?:path|circle|ellipse|rect|text)[^>]*>/g) ?? []
 const subjects = (svg: string) => svg.match(/<g id="fsubject\d+"/g)?.length ?? 0
 /** How tall the first of the subject is drawn, in pixels. */

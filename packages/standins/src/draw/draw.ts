@@ -103,8 +103,8 @@ function placesFor(canvas: Canvas, figure: Figure, thing: Thing, ground: Ground,
   })
 }
 
-/** The picture of a scene as SVG. The same scene, seed and size give the same text. */
-export function drawScene(scene: Scene, seed: number, width: number, height: number, { spread, layout: asked, person }: Variation = { spread: 0.4 }): string {
+/** The picture of a scene as SVG, and the drawing's own record of it. The same scene, seed and size give the same text. */
+export function drawScene(scene: Scene, seed: number, width: number, height: number, { spread, layout: asked, person }: Variation = { spread: 0.4 }): { svg: string; drawn: NonNullable<Scene['drawn']> } {
   const palette = paletteFor(scene)
   const canvas = new Canvas(width, height, scene, palette, seed, person)
   const layout = canvas.random('layout')
@@ -113,6 +113,7 @@ export function drawScene(scene: Scene, seed: number, width: number, height: num
   const usual = height * (scene.angle === 'low' ? level + 0.17 : scene.angle === 'high' ? level - 0.3 : scene.angle === 'overhead' ? -0.3 : level)
   const horizon = asked ? usual + (height * asked.horizon - usual) * asked.strength : usual
   const figure = figureOf(scene.subject.kind, scene.subject.variant)
+  let subjectHeight = 0
   const tilt = scene.angle === 'tilted' ? `transform="rotate(-8 ${n(width / 2)} ${n(height / 2)}) translate(${n(-width * 0.08)} ${n(-height * 0.08)}) scale(1.16)"` : ''
   canvas.group(tilt, () => {
     const ground = indoors ? interior(canvas, !SMALL.has(scene.subject.kind)) : land(canvas, horizon)
@@ -129,12 +130,15 @@ export function drawScene(scene: Scene, seed: number, width: number, height: num
       const places = placesFor(canvas, its, other, { ...ground, foot: ground.foot - height * (0.03 + 0.02 * i) }, centre, 0.62 * relative, spread, `other ${i}`)
       places.forEach((place, k) => stand(canvas, its, other, scene.shot === 'close' || scene.shot === 'detail' ? { ...place, h: place.h * 0.8 } : place, `other ${i} ${k}`, side > 0))
     })
-    if (figure) placesFor(canvas, figure, scene.subject, ground, 0.5 + aside, (scene.lettering ? 0.9 : 1) * scene.subjectSize, spread, 'subject').forEach((place, i) => stand(canvas, figure, scene.subject, place, `subject ${i}`, mirrored))
+    if (figure) placesFor(canvas, figure, scene.subject, ground, 0.5 + aside, (scene.lettering ? 0.9 : 1) * scene.subjectSize, spread, 'subject').forEach((place, i) => {
+      if (i === 0) subjectHeight = place.h / height
+      stand(canvas, figure, scene.subject, place, `subject ${i}`, mirrored)
+    })
     weather(canvas, ground, !indoors && scene.setting !== 'underwater')
     atmosphere(canvas, indoors)
   })
   lettering(canvas)
-  return canvas.toString(palette.paper)
+  return { svg: canvas.toString(palette.paper), drawn: { horizon: horizon / height, subjectHeight } }
 }
 
 /** The light of the whole: warm from its side, darker away from it, and dark corners at night. */

@@ -3,10 +3,10 @@ import { type Canvas, n } from './canvas.ts'
 import { hex, mix } from './colour.ts'
 
 const escape = (text: string) => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
-/** The families of `png/render.ts`, how much wider than half its size a letter runs, and whether it is set in capitals. */
+/** The families of `png/render.ts` by the names the files give themselves, how much wider than half its size a letter runs, and whether it is set in capitals. */
 const FACES: Record<Face, { family: string; weight: number; wide: number; capitals: boolean; spacing: number }> = {
-  block: { family: 'Archivo', weight: 700, wide: 0.72, capitals: true, spacing: 0.08 },
-  roman: { family: 'Source Serif 4', weight: 600, wide: 0.66, capitals: true, spacing: 0.12 },
+  block: { family: "Archivo SemiBold, Archivo", weight: 700, wide: 0.72, capitals: true, spacing: 0.08 },
+  roman: { family: "Source Serif 4, Source Serif 4 SemiBold", weight: 600, wide: 0.66, capitals: true, spacing: 0.12 },
   script: { family: 'Caveat', weight: 700, wide: 0.44, capitals: false, spacing: 0 },
 }
 

@@ -39,9 +39,9 @@ function emphasisOf(text: string, scene: Scene, traits: Traits, weights: Picture
     if (traits.emphasis === 'weights') return (weights ?? []).filter((one) => wordsOf(one.text).some(test)).reduce((product, one) => product * one.weight, 1)
     const said = words.filter(test).length
     if (traits.emphasis === 'repetition') return said > 1 ? 1 + 0.35 * (said - 1) : 1
-    // By order: what stands in the first fifth weighs more, what stands in the last less.
+    // By order: what comes after the first breath weighs less and less; words put behind it change nothing.
     const at = words.findIndex(test)
-    return at < 0 || words.length < 8 ? 1 : 1.15 - 0.3 * (at / words.length)
+    return at < 8 ? 1 : Math.max(0.75, 1 - 0.012 * (at - 8))
   }
   const names = new Set(wordsOf(scene.subject.word ?? ''))
   const colours = new Set(scene.palette)

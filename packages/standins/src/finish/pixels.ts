@@ -14,61 +14,79 @@ export function tones({ width, height, data }: Pixels): Float32Array {
   return out
 }
 
-/** A mean over a square of 2·radius+1 pixels, by running sums along rows, then columns. */
+/** A mean over a square of 2·radius+1 pixels, by running sums along rows, then down columns. */
 export function blurred(source: Float32Array, width: number, height: number, radius: number): Float32Array {
-  const along = (from: Float32Array, count: number, length: number, step: number, stride: number): Float32Array => {
-    const to = new Float32Array(from.length)
-    for (let line = 0; line < count; line++) {
-      const start = line * stride
-      let sum = 0
-      for (let k = -radius; k <= radius; k++) sum += from[start + Math.min(length - 1, Math.max(0, k)) * step]!
-      for (let i = 0; i < length; i++) {
-        to[start + i * step] = sum / (2 * radius + 1)
-        sum += from[start + Math.min(length - 1, i + radius + 1) * step]! - from[start + Math.max(0, i - radius) * step]!
-      }
+  const span = 2 * radius + 1
+  const rows = new Float32Array(source.length)
+  for (let y = 0; y < height; y++) {
+    const start = y * width
+    let sum = 0
+    for (let k = -radius; k <= radius; k++) sum += source[start + Math.min(width - 1, Math.max(0, k))]!
+    for (let x = 0; x < width; x++) {
+      rows[start + x] = sum / span
+      sum += source[start + Math.min(width - 1, x + radius + 1)]! - source[start + Math.max(0, x - radius)]!
     }
-    return to
   }
-  return along(along(source, height, width, 1, width), width, height, width, 1)
+  // Down the columns row by row, all columns at once.
+  const out = new Float32Array(source.length)
+  const sums = new Float32Array(width)
+  for (let k = -radius; k <= radius; k++) {
+    const start = Math.min(height - 1, Math.max(0, k)) * width
+    for (let x = 0; x < width; x++) sums[x] = sums[x]! + rows[start + x]!
+  }
+  for (let y = 0; y < height; y++) {
+    const start = y * width
+    const next = Math.min(height - 1, y + radius + 1) * width
+    const last = Math.max(0, y - radius) * width
+    for (let x = 0; x < width; x++) {
+      out[start + x] = sums[x]! / span
+      sums[x] = sums[x]! + rows[next + x]! - rows[last + x]!
+    }
+  }
+  return out
 }
 
-/** Noise between 0 and 1 that changes smoothly over `cell` pixels (value noise on a lattice; Perlin 1985 smoothing). */
-export function noiseField(width: number, height: number, cell: number, seed: number, stretch = 1): Float32Array {
-  const out = new Float32Array(width * height)
+/** Side of a tile of noise; tiles join at their edges. */
+const TILE = 512
+const tiles = new Map<string, Float32Array>()
+
+/** One tile of noise that changes smoothly over `across` columns and `down` rows of its lattice (value noise; smoothing of Perlin 1985). */
+function tileOf(across: number, down: number): Float32Array {
+  const key = `${across} ${down}`
+  const known = tiles.get(key)
+  if (known) return known
   const lattice = (x: number, y: number) => {
-    let h = (Math.imul(x, 374761393) + Math.imul(y, 668265263) + Math.imul(seed, 2246822519)) | 0
+    let h = (Math.imul(x % across, 374761393) + Math.imul(y % down, 668265263) + Math.imul(across * 31 + down, 1274126177)) | 0
     h = Math.imul(h ^ (h >>> 13), 1274126177)
     return ((h ^ (h >>> 16)) >>> 0) / 4294967296
   }
   const smooth = (t: number) => t * t * (3 - 2 * t)
-  const wide = cell * stretch
-  const columns = Math.ceil(width / wide) + 2
-  const left = new Int32Array(width)
-  const share = new Float32Array(width)
-  for (let x = 0; x < width; x++) {
-    left[x] = Math.floor(x / wide)
-    share[x] = smooth(x / wide - left[x]!)
-  }
-  let known = -1
-  let [upper, lower] = [new Float32Array(columns), new Float32Array(columns)]
-  const row = new Float32Array(columns)
-  for (let y = 0; y < height; y++) {
-    const y0 = Math.floor(y / cell)
-    const ty = smooth(y / cell - y0)
-    if (y0 !== known) {
-      ;[upper, lower] = [lower, upper]
-      if (y0 !== known + 1 || known < 0) for (let c = 0; c < columns; c++) upper[c] = lattice(c, y0)
-      for (let c = 0; c < columns; c++) lower[c] = lattice(c, y0 + 1)
-      known = y0
-    }
-    for (let c = 0; c < columns; c++) row[c] = upper[c]! + (lower[c]! - upper[c]!) * ty
-    const start = y * width
-    for (let x = 0; x < width; x++) {
-      const at = row[left[x]!]!
-      out[start + x] = at + (row[left[x]! + 1]! - at) * share[x]!
+  const tile = new Float32Array(TILE * TILE)
+  for (let y = 0; y < TILE; y++) {
+    const fy = (y * down) / TILE
+    const y0 = Math.floor(fy)
+    const ty = smooth(fy - y0)
+    for (let x = 0; x < TILE; x++) {
+      const fx = (x * across) / TILE
+      const x0 = Math.floor(fx)
+      const tx = smooth(fx - x0)
+      const top = lattice(x0, y0) * (1 - tx) + lattice(x0 + 1, y0) * tx
+      const bottom = lattice(x0, y0 + 1) * (1 - tx) + lattice(x0 + 1, y0 + 1) * tx
+      tile[y * TILE + x] = top * (1 - ty) + bottom * ty
     }
   }
-  return out
+  tiles.set(key, tile)
+  return tile
+}
+
+export type Noise = (x: number, y: number) => number
+
+/** Noise between 0 and 1 that changes smoothly over `cell` pixels, `stretch` times as far along a row; the seed says from where it is taken. */
+export function noise(cell: number, seed: number, stretch = 1): Noise {
+  const tile = tileOf(Math.max(1, Math.round(TILE / (cell * stretch))), Math.max(1, Math.round(TILE / cell)))
+  const ox = Math.imul(seed, 7919) & (TILE - 1)
+  const oy = (Math.imul(seed, 104729) >>> 9) & (TILE - 1)
+  return (x, y) => tile[((y + oy) & (TILE - 1)) * TILE + ((x + ox) & (TILE - 1))]!
 }
 
 /** A speck of noise between 0 and 1 for every pixel by itself. */
@@ -78,15 +96,14 @@ export function grainAt(x: number, y: number, seed: number): number {
   return ((h ^ (h >>> 13)) >>> 0) / 4294967296
 }
 
-/** The picture with each pixel fetched from a little way off; offsets in pixels. */
-export function displaced({ width, height, data }: Pixels, dx: Float32Array, dy: Float32Array, reach: number): Pixels {
+/** The picture with each pixel fetched from a little way off; `reach` in pixels. */
+export function displaced({ width, height, data }: Pixels, dx: Noise, dy: Noise, reach: number): Pixels {
   const out = new Uint8Array(data.length)
-  for (let y = 0; y < height; y++) {
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x
-      const sx = Math.min(width - 1, Math.max(0, Math.round(x + (dx[i]! - 0.5) * reach)))
-      const sy = Math.min(height - 1, Math.max(0, Math.round(y + (dy[i]! - 0.5) * reach)))
-      const [to, from] = [i * 3, (sy * width + sx) * 3]
+  for (let y = 0, to = 0; y < height; y++) {
+    for (let x = 0; x < width; x++, to += 3) {
+      const sx = Math.min(width - 1, Math.max(0, Math.round(x + (dx(x, y) - 0.5) * reach)))
+      const sy = Math.min(height - 1, Math.max(0, Math.round(y + (dy(x, y) - 0.5) * reach)))
+      const from = (sy * width + sx) * 3
       out[to] = data[from]!
       out[to + 1] = data[from + 1]!
       out[to + 2] = data[from + 2]!
@@ -98,52 +115,57 @@ export function displaced({ width, height, data }: Pixels, dx: Float32Array, dy:
 /** Patches as a brush leaves them: each pixel takes the mean of the calmest quarter round it (Kuwahara et al. 1976), by tables of sums. */
 export function brushed({ width, height, data }: Pixels, radius: number): Pixels {
   const w1 = width + 1
-  const sums = [0, 1, 2].map(() => new Float64Array(w1 * (height + 1)))
-  const squares = new Float64Array(w1 * (height + 1))
-  for (let y = 0; y < height; y++) {
-    const row = [0, 0, 0]
-    let square = 0
-    for (let x = 0; x < width; x++) {
-      const i = (y * width + x) * 3
-      const light = luminance(data, i)
-      square += light * light
+  const size = w1 * (height + 1)
+  const [r, g, b, light] = [new Int32Array(size), new Int32Array(size), new Int32Array(size), new Int32Array(size)]
+  const squares = new Float64Array(size)
+  for (let y = 0, i = 0; y < height; y++) {
+    let [sr, sg, sb, sl, ss] = [0, 0, 0, 0, 0]
+    for (let x = 0; x < width; x++, i += 3) {
+      const [dr, dg, db] = [data[i]!, data[i + 1]!, data[i + 2]!]
+      const l = (dr * 54 + dg * 183 + db * 19) >> 8
+      sr += dr
+      sg += dg
+      sb += db
+      sl += l
+      ss += l * l
       const at = (y + 1) * w1 + x + 1
-      for (let c = 0; c < 3; c++) {
-        row[c]! += data[i + c]!
-        sums[c]![at] = sums[c]![at - w1]! + row[c]!
-      }
-      squares[at] = squares[at - w1]! + square
+      r[at] = r[at - w1]! + sr
+      g[at] = g[at - w1]! + sg
+      b[at] = b[at - w1]! + sb
+      light[at] = light[at - w1]! + sl
+      squares[at] = squares[at - w1]! + ss
     }
   }
   const out = new Uint8Array(data.length)
-  const [r, g, b] = sums as [Float64Array, Float64Array, Float64Array]
-  for (let y = 0; y < height; y++) {
-    const [up, down] = [Math.max(0, y - radius), Math.min(height - 1, y + radius)]
-    for (let x = 0; x < width; x++) {
-      const [left, right] = [Math.max(0, x - radius), Math.min(width - 1, x + radius)]
-      let best = Infinity
-      let [br, bg, bb] = [0, 0, 0]
+  for (let y = 0, i = 0; y < height; y++) {
+    const up = Math.max(0, y - radius) * w1
+    const down = (Math.min(height - 1, y + radius) + 1) * w1
+    const [own, next] = [y * w1, (y + 1) * w1]
+    for (let x = 0; x < width; x++, i += 3) {
+      const left = Math.max(0, x - radius)
+      const right = Math.min(width - 1, x + radius) + 1
+      let least = Infinity
+      let [p, q, s, t, count] = [0, 0, 0, 0, 1]
       for (let quarter = 0; quarter < 4; quarter++) {
         const x0 = quarter & 1 ? x : left
-        const x1 = quarter & 1 ? right : x
-        const y0 = quarter & 2 ? y : up
-        const y1 = quarter & 2 ? down : y
-        const [p, q, s, t] = [y0 * w1 + x0, y0 * w1 + x1 + 1, (y1 + 1) * w1 + x0, (y1 + 1) * w1 + x1 + 1]
-        const count = (x1 - x0 + 1) * (y1 - y0 + 1)
-        const mr = (r[t]! - r[q]! - r[s]! + r[p]!) / count
-        const mg = (g[t]! - g[q]! - g[s]! + g[p]!) / count
-        const mb = (b[t]! - b[q]! - b[s]! + b[p]!) / count
-        const mean = 0.2126 * mr + 0.7152 * mg + 0.0722 * mb
-        const spread = (squares[t]! - squares[q]! - squares[s]! + squares[p]!) / count - mean * mean
-        if (spread < best) {
-          best = spread
-          ;[br, bg, bb] = [mr, mg, mb]
+        const x1 = quarter & 1 ? right : x + 1
+        const y0 = quarter & 2 ? own : up
+        const y1 = quarter & 2 ? down : next
+        const pixels = ((x1 - x0) * (y1 - y0)) / w1
+        const sum = light[y1 + x1]! - light[y0 + x1]! - light[y1 + x0]! + light[y0 + x0]!
+        const spread = (squares[y1 + x1]! - squares[y0 + x1]! - squares[y1 + x0]! + squares[y0 + x0]!) / pixels - (sum / pixels) ** 2
+        if (spread < least) {
+          least = spread
+          p = y0 + x0
+          q = y0 + x1
+          s = y1 + x0
+          t = y1 + x1
+          count = pixels
         }
       }
-      const i = (y * width + x) * 3
-      out[i] = br
-      out[i + 1] = bg
-      out[i + 2] = bb
+      out[i] = (r[t]! - r[q]! - r[s]! + r[p]!) / count
+      out[i + 1] = (g[t]! - g[q]! - g[s]! + g[p]!) / count
+      out[i + 2] = (b[t]! - b[q]! - b[s]! + b[p]!) / count
     }
   }
   return { width, height, data: out }
@@ -161,4 +183,3 @@ export function edges(tone: Float32Array, width: number, height: number): Float3
   return out
 }
 
-export const clamp = (value: number): number => (value < 0 ? 0 : value > 255 ? 255 : value)

@@ -26,7 +26,7 @@ async function unpackFonts(): Promise<string[]> {
 /** The drawing as RGB. */
 export async function rasterise(svg: string): Promise<Pixels> {
   fonts ??= unpackFonts()
-  const { width, height, pixels } = await renderAsync(svg, { font: { loadSystemFonts: false, fontFiles: await fonts, defaultFontFamily: 'Archivo' }, logLevel: 'off' })
+  const { width, height, pixels } = await renderAsync(svg, { font: { loadSystemFonts: false, fontFiles: await fonts, defaultFontFamily: 'Archivo SemiBold' }, logLevel: 'off' })
   const data = new Uint8Array(width * height * 3)
   for (let i = 0, k = 0; k < data.length; i += 4, k += 3) {
     data[k] = pixels[i]!

@@ -29,6 +29,8 @@ export interface Scene {
   subjectSize: number
   /** Faces without features, as an engine leaves them that draws too many. */
   smeared: boolean
+  /** What the drawing made of it: shares of the picture's height. */
+  drawn?: { horizon: number; subjectHeight: number }
 }
 
 /** One thing, or several alike. */

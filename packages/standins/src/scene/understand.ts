@@ -70,7 +70,7 @@ export function understand(prompt: string): Scene {
     if (colour && !meaning(hit, 'medium')) {
       const next = words[hit.at + hit.length] ?? ''
       const after = words.slice(hit.at + hit.length, hit.at + hit.length + 3)
-      const target = owners.find(({ thing: one, at }) => at > hit.at && at - hit.at <= 3 && !after.slice(0, at - hit.at - 1).some((word) => BESIDE.has(word) && word !== 'and'))
+      const target = owners.find(({ at }) => at > hit.at && at - hit.at <= 3 && !after.slice(0, at - hit.at - 1).some((word) => BESIDE.has(word) && word !== 'and'))
       const worn = hits.find((other) => other.at > hit.at && other.at - hit.at <= 2 && (meaning(other, 'worn') !== undefined || meaning(other, 'held') !== undefined))
       if (ofPlace.has(next)) palette.push(colour)
       else if (/^(?:hair|beard|eyes?|hat|lips)$/.test(next)) continue

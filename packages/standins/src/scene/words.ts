@@ -24,7 +24,7 @@ export const MOMENTS: Words<Moment> = {
   noon: 'noon, midday, day, daylight, daytime, high sun, lunchtime, broad daylight',
   afternoon: 'afternoon, late afternoon, golden hour, golden light, low sun, evening sun, late sun, amber light',
   dusk: 'dusk, sunset, evening, twilight, nightfall, last light, sundown, gloaming, setting sun, evening light',
-  night: 'night, midnight, moonlit, moonlight, starry, blue hour, lamplit, starlight, nighttime, night sky, starlit, candlelit, candlelight, after dark, nocturnal',
+  night: 'night, midnight, moonlit, moonlight, starry, blue hour, lamplit, starlight, nighttime, night sky, starlit, candlelit, candlelight, after dark, nocturnal, moon, full moon, crescent moon, milky way',
 }
 
 export const SEASONS: Words<Season> = {

@@ -22,6 +22,7 @@ interface Beast {
   stripes?: boolean
   fleece?: boolean
   hoof?: boolean
+  hump?: boolean
 }
 
 function beast(pen: Pen, b: Beast): void {
@@ -85,6 +86,7 @@ function beast(pen: Pen, b: Beast): void {
     pen.shape(`M${shoulder - b.deep * 0.34} ${under - b.deep * 0.45}C${shoulder - b.deep * 0.3} ${back - 1} ${shoulder + 6} ${back - 2} ${shoulder + 14} ${back}Q0 ${back + b.deep * 0.1} ${rump - 10} ${back - 1}C${rump + b.deep * 0.36} ${back - 1} ${rump + b.deep * 0.42} ${under - b.deep * 0.2} ${rump + 3} ${under + 1}Q${rump * 0.3} ${under - b.deep * 0.1} ${shoulder + 8} ${under + 2}Q${shoulder - b.deep * 0.3} ${under} ${shoulder - b.deep * 0.34} ${under - b.deep * 0.45}Z`, coat)
     pen.shape(`M${shoulder + 2} ${under}Q0 ${under + 3} ${rump - 4} ${under - 2}Q0 ${under - b.deep * 0.26} ${shoulder + 2} ${under}Z`, belly, 0.5)
   }
+  if (b.hump) pen.shape(`M${shoulder + 10} ${back + 3}Q${shoulder + 22} ${back - 22} ${shoulder + 34} ${back + 2}Z`, coat)
   if (b.stripes) for (let i = 0; i < 9; i++) pen.line(`M${shoulder + 4 + i * (rump - shoulder - 6) / 8.5} ${back + 1}q${i % 2 ? 3 : -2} ${b.deep * 0.4} ${i % 2 ? -1 : 3} ${b.deep * (0.55 + (i % 3) * 0.1)}`, dark, 2.2)
   leg(shoulder, coat, true, true)
   leg(rump, coat, false, true)
@@ -151,7 +153,7 @@ export const ANIMALS: Figure[] = [
   figure('horse', 'horse, pony, mare, stallion, foal, donkey, mule, zebra, unicorn', 0.6, 1.25, { coat: [0.42, 0.08, 48], belly: [0.55, 0.07, 55], long: 36, deep: 28, leg: 44, stout: 5.6, neck: [17, 22], head: 9.4, muzzle: 13, ears: 'pointed', tail: 'hair', mane: true, hoof: true }),
   figure('cow', 'cow, ox, bull, calf, bison, buffalo, yak, cattle', 0.5, 1.45, { coat: [0.45, 0.07, 48], belly: [0.9, 0.02, 85], long: 43, deep: 38, leg: 34, stout: 6.4, neck: [15, 6], head: 12, muzzle: 9, ears: 'side', tail: 'tuft', horns: 'short', hoof: true }),
   figure('elephant', 'elephant, rhinoceros, hippopotamus, mammoth, rhino', 0.62, 1.3, { coat: [0.58, 0.015, 260], belly: [0.65, 0.015, 260], long: 38, deep: 46, leg: 38, stout: 10, neck: [12, 2], head: 17, muzzle: 0, ears: 'large', tail: 'tuft', trunk: true }),
-  figure('camel', 'camel, llama, giraffe, alpaca, dromedary', 0.6, 1.2, { coat: [0.72, 0.08, 72], belly: [0.8, 0.06, 75], long: 32, deep: 28, leg: 46, stout: 4.6, neck: [20, 26], head: 9, muzzle: 9, ears: 'side', tail: 'tuft', hoof: true }),
+  figure('camel', 'camel, llama, giraffe, alpaca, dromedary', 0.6, 1.2, { coat: [0.72, 0.08, 72], belly: [0.8, 0.06, 75], long: 32, deep: 28, leg: 46, stout: 4.6, neck: [20, 26], head: 9, muzzle: 9, ears: 'side', tail: 'tuft', hoof: true, hump: true }),
   {
     kind: 'animal', variant: 'dragon', words: 'dragon, serpent, lizard, crocodile, dinosaur, snake, salamander, wyvern, gecko', height: 0.56, width: 1.6,
     draw: (pen) => {
