@@ -105,7 +105,7 @@ export async function start(args: string[]): Promise<number> {
       {
         name: 'The server',
         file: SERVER,
-        env: { PORT: String(port), DATABASE_URL: databaseUrl, IDOLON_ENGINE_ADDRESS: engineAddress, IDOLON_PAGE: PAGE },
+        env: { PORT: String(port), DATABASE_URL: databaseUrl, IDOLON_ENGINE_ADDRESS: engineAddress, IDOLON_PAGE: PAGE, IDOLON_KEY_FILE: process.env['IDOLON_KEY_FILE'] ?? join(data, 'key') },
         log: join(data, 'log/server.log'),
         pidFile: join(data, 'server-pid'),
       },

@@ -1,7 +1,6 @@
 import { Facet } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, plainText } from './primitives.ts'
-import { orNull } from './proof.ts'
+import { closed, Id, orNull, plainText } from './primitives.ts'
 import { route } from './route.ts'
 
 /** A phrase that a project has: kept by the writer, or said by one of its proven prompts. */

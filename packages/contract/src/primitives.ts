@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox'
+import { Type, type TSchema } from '@sinclair/typebox'
 
 // Patterns instead of formats: the browser's compiled validators then need no library.
 export const Id = Type.String({
@@ -12,3 +12,5 @@ export const plainText = (maxLength: number, more: { minLength?: number; descrip
   Type.String({ maxLength, pattern: '^[^\\u0000]*$', ...more })
 export const Tag = Type.String({ minLength: 1, maxLength: 60, pattern: '^[^,\\n\\u0000]+$', description: 'A plain word or a few; no commas.' })
 export const closed = { additionalProperties: false } as const
+
+export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])

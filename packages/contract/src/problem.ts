@@ -13,6 +13,7 @@ export const PROBLEMS = {
   'unknown-engine': 422,
   'profile-contradicts': 422,
   'not-connected': 422,
+  'no-key': 422,
   'rules-contradict': 422,
   'not-now': 409,
   'name-taken': 409,

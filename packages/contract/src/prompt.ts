@@ -1,7 +1,7 @@
 import { Draft, Edit } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, Instant, plainText, Tag } from './primitives.ts'
-import { orNull, Proof } from './proof.ts'
+import { closed, Id, Instant, orNull, plainText, Tag } from './primitives.ts'
+import { Proof } from './proof.ts'
 import { route } from './route.ts'
 
 export const Status = Type.Union(

@@ -1,10 +1,8 @@
 import { Output } from '@idolon/core'
-import { Type, type Static, type TSchema } from '@sinclair/typebox'
+import { Type, type Static } from '@sinclair/typebox'
 import { Amount } from './project.ts'
-import { closed, Id, Instant, plainText, Sha256 } from './primitives.ts'
+import { closed, Id, Instant, orNull, plainText, Sha256 } from './primitives.ts'
 import { route } from './route.ts'
-
-export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
 
 export const Verdict = Type.Union([Type.Literal('keep'), Type.Literal('maybe'), Type.Literal('drop')], { title: 'Verdict' })
 export type Verdict = Static<typeof Verdict>

@@ -1,4 +1,4 @@
-import { listEngines, removeEngine, saveEngine } from './engine.ts'
+import { keepSecret, listEngines, practise, previewRequest, removeEngine, saveEngine, switchEngine, tryEngine } from './engine.ts'
 import { readHealth } from './health.ts'
 import { changeProject, createProject, listProjects, readLedger } from './project.ts'
 import { forgetPhrase, keepPhrase, listPhrases } from './phrase.ts'
@@ -24,6 +24,11 @@ export const ROUTES = [
   listEngines,
   saveEngine,
   removeEngine,
+  previewRequest,
+  tryEngine,
+  switchEngine,
+  keepSecret,
+  practise,
   readRules,
   setRules,
   promptsBreakingRules,

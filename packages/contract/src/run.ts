@@ -1,8 +1,8 @@
 import { EngineChoice, Settings } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, Instant } from './primitives.ts'
+import { closed, Id, Instant, orNull } from './primitives.ts'
 import { Amount } from './project.ts'
-import { orNull, Proof } from './proof.ts'
+import { Proof } from './proof.ts'
 import { route } from './route.ts'
 
 export const Run = Type.Object(

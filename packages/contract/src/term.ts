@@ -1,8 +1,7 @@
 import { GlossaryEntry } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, plainText } from './primitives.ts'
+import { closed, Id, orNull, plainText } from './primitives.ts'
 import { PromptSummary } from './prompt.ts'
-import { orNull } from './proof.ts'
 import { route } from './route.ts'
 
 /** A term that the writer added or corrected, for one project or for all. */

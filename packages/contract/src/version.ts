@@ -1,7 +1,7 @@
 import { EngineChoice, Settings, VersionBody } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, Instant, plainText } from './primitives.ts'
-import { orNull, Proof } from './proof.ts'
+import { closed, Id, Instant, orNull, plainText } from './primitives.ts'
+import { Proof } from './proof.ts'
 import { route } from './route.ts'
 
 /** A frozen making of a prompt; never altered but for the writer's line on why. */

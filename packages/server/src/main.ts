@@ -1,7 +1,10 @@
+import { keyFrom } from './security/sealed.ts'
 import { settingsFrom } from './settings.ts'
 import { startServer } from './start-server.ts'
 
-const server = await startServer(settingsFrom(process.env))
+const settings = settingsFrom(process.env)
+const keyFile = process.env['IDOLON_KEY_FILE']
+const server = await startServer({ ...settings, secretKey: settings.secretKey ?? (keyFile ? await keyFrom(keyFile) : undefined) })
 process.send?.({ ready: server.address ?? 'jobs' })
 console.log(`Idolon serves ${server.address ?? 'jobs'}`)
 

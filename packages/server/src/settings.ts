@@ -5,6 +5,10 @@ export interface ServerSettings {
   port: number
   /** Where the picture engines are spoken to. */
   engineAddress: string
+  /** Hosts that engines may be spoken to at, beside the simulated ones: see docs/settings.md. */
+  engineHosts: string
+  /** What secrets are sealed with; none can be kept without it. */
+  secretKey: string | undefined
   /** The built page; none is served without it. */
   pageFolder: string | undefined
   /** Answer requests, do jobs, or both. */
@@ -28,6 +32,8 @@ export function settingsFrom(env: NodeJS.ProcessEnv): ServerSettings {
     databaseUrl,
     port: numberOf(env['PORT'], 4173),
     engineAddress: env['IDOLON_ENGINE_ADDRESS'] ?? 'http://127.0.0.1:4174',
+    engineHosts: env['IDOLON_ENGINE_HOSTS'] ?? '',
+    secretKey: env['IDOLON_KEY'],
     pageFolder: env['IDOLON_PAGE'],
     roles: new Set(roles),
     engineTimeoutMs: numberOf(env['IDOLON_ENGINE_TIMEOUT_MS'], 60_000),

@@ -6,6 +6,7 @@ import { connectDatabase } from './database/connect.ts'
 import { migrate } from './database/migrate.ts'
 import { Drafts } from './drafts/service.ts'
 import { Engines } from './engines/engines.ts'
+import { EngineSecrets } from './engines/secrets.ts'
 import { EventListener } from './events/events.ts'
 import { EventStreams } from './events/stream.ts'
 import { Rules } from './house-rules/service.ts'
@@ -17,7 +18,9 @@ import { Projects } from './projects/service.ts'
 import { Prompts } from './prompts/service.ts'
 import { ProofMaker } from './proofs/make-proof.ts'
 import { Proofs } from './proofs/service.ts'
+import { AllowedAddresses } from './providers/allowed-addresses.ts'
 import { Runs } from './runs/service.ts'
+import { Sealer } from './security/sealed.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
 import { Terms } from './terms/service.ts'
@@ -44,7 +47,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   const log = pino({ level: settings.logLevel })
   const db = connectDatabase(settings.databaseUrl)
   await migrate(db)
-  const engines = new Engines(db, settings.engineAddress)
+  const engines = new Engines(db, settings.engineAddress, new AllowedAddresses(settings.engineHosts, settings.engineAddress), new EngineSecrets(db, settings.secretKey === undefined ? undefined : new Sealer(settings.secretKey)), settings.engineTimeoutMs)
   const queue = new ProofQueue(settings.databaseUrl, log)
   await queue.open()
   const index = new SearchIndex(db)
@@ -93,7 +96,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     )
   }
   if (settings.roles.has('jobs')) {
-    const maker = new ProofMaker(db, engines, log, settings.engineTimeoutMs)
+    const maker = new ProofMaker(db, engines, log)
     const stop = await startJobs({ db, queue, maker, index, log })
     closers.push(stop, await wakeOnNotify(settings.databaseUrl, () => queue.wake()))
   }

@@ -10,7 +10,7 @@ Object.defineProperty(navigator, 'locks', { value: { request: () => new Promise(
 export function withEngines() {
   const pinia = createPinia()
   setActivePinia(pinia)
-  useEngines().all = SHIPPED_ENGINES.map((profile) => ({ profile, connected: true, origin: 'shipped' as const }))
+  useEngines().all = SHIPPED_ENGINES.map((profile) => ({ profile, connected: true, origin: 'shipped' as const, off: false, hasSecret: false, usage: { stored: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null } }))
   return { plugins: [pinia], stubs: { RouterLink: { props: ['to'], template: '<a><slot /></a>' }, VDialog: { props: ['modelValue'], template: '<div v-if="modelValue"><slot /></div>' } } }
 }
 

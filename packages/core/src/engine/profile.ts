@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { Facet } from '../facet.ts'
+import { Connection } from './connection.ts'
 
 const closed = { additionalProperties: false } as const
 const Name = Type.String({ minLength: 1, maxLength: 60 })
@@ -75,6 +76,7 @@ export const EngineProfile = Type.Object(
     figures: Type.Optional(Type.Integer({ minimum: 0, description: 'Figures it draws well in one picture.' })),
     lettering: Type.Optional(Type.Integer({ minimum: 0, description: 'Words it spells well in one picture.' })),
     facetOrder: Type.Optional(Type.Array(Facet)),
+    connection: Type.Optional(Connection),
     notes: Type.String({ maxLength: 4_000 }),
   },
   { title: 'EngineProfile', additionalProperties: false },

@@ -1,4 +1,5 @@
 import { Value } from '@sinclair/typebox/value'
+import { unknownNames } from './connection.ts'
 import { EngineProfile } from './profile.ts'
 
 /** What is wrong with a given profile, and where in it (a JSON Pointer, RFC 6901). */
@@ -38,6 +39,18 @@ export function contradictionsOf(profile: EngineProfile): ProfileProblem[] {
   const order = repeated(profile.facetOrder ?? [])
   if (order >= 0) say(`/facetOrder/${order}`, `The order names ${profile.facetOrder![order]!} twice.`)
   if (profile.emphasis === 'repetition' && profile.reads === 'json') say('/emphasis', 'What is said by facet cannot be repeated; choose weights, order or none.')
+  if (profile.connection) {
+    const { url, poll, cancel, body } = profile.connection
+    const web = (address: string) => /^https?:\/\/[^\s/?#]+/i.test(address) && !/^https?:\/\/[^/]*@/i.test(address)
+    if (!web(url)) say('/connection/url', 'This must be an http or https address without a name or a password in it.')
+    if (poll && !web(poll.url)) say('/connection/poll/url', 'This must be an http or https address without a name or a password in it.')
+    if (poll && !poll.url.includes('{id}')) say('/connection/poll/url', 'It must say where the {id} of the request goes.')
+    if (poll?.failed.some((state) => poll.done.includes(state))) say('/connection/poll/failed', 'A state cannot mean both done and failed.')
+    if (cancel && !web(cancel.url)) say('/connection/cancel/url', 'This must be an http or https address without a name or a password in it.')
+    if (!JSON.stringify(body).includes('{prompt}')) say('/connection/body', 'Nothing of what is sent is the {prompt}.')
+    if (profile.honoursIdempotencyKey && !profile.connection.keyHeader && !JSON.stringify(body).includes('{key}')) say('/honoursIdempotencyKey', 'It honours a key that is nowhere sent; name the header, or put {key} into what is sent.')
+    for (const { at, name } of unknownNames(profile.connection)) say(at, `Nothing fills in {${name}}.`)
+  }
   for (const key of profile.refuses ?? []) if (profile.settings.some((setting) => setting.key === key)) say('/refuses', `It both takes and refuses “${key}”.`)
   return found
 }

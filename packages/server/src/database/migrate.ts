@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Database } from './connect.ts'
+import { up as engineConnections } from './engine-connections-migration.ts'
 import { up as first } from './first-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
@@ -9,6 +10,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-25-first', up: first },
   { name: '2026-11-25-kept-phrases', up: keptPhrases },
   { name: '2026-11-25-rules-glossary-engines', up: rulesGlossaryEngines },
+  { name: '2026-11-25-engine-connections', up: engineConnections },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

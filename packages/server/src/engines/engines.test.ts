@@ -17,7 +17,7 @@ const own: EngineProfile = { ...burin, id: 'press', name: 'Press', simulated: tr
 
 describe('engines', () => {
   it('ship with Idolon, are changed, and have the changes taken back', async () => {
-    expect((await list()).map(({ profile, origin, connected }) => [profile.id, origin, connected])).toEqual([['burin', 'shipped', true], ['brayer', 'shipped', true], ['tympan', 'shipped', true]])
+    expect((await list()).map(({ profile, origin, connected }) => [profile.id, origin, connected])).toEqual(SHIPPED_ENGINES.map(({ id }) => [id, 'shipped', true]))
     await server.call(saveEngine, { params: at(burin), body: { ...burin, notes: 'Slow on Mondays.' } })
     expect((await list())[0]).toMatchObject({ origin: 'changed', connected: true, profile: { notes: 'Slow on Mondays.' } })
     await server.call(removeEngine, { params: at(burin) })
@@ -32,7 +32,7 @@ describe('engines', () => {
     const { status, body } = await server.ask(startRun, { params: { prompt: prompt.id }, body: { id: randomUUID(), revision: 2 } })
     expect([status, (body as Problem).type]).toEqual([422, '/problems/not-connected'])
     await server.call(removeEngine, { params: at(own) })
-    expect(await list()).toHaveLength(3)
+    expect(await list()).toHaveLength(SHIPPED_ENGINES.length)
   })
 
   it('are refused with the place when their profile contradicts itself or is another’s', async () => {
@@ -42,6 +42,6 @@ describe('engines', () => {
     expect((body as Problem).errors).toEqual([{ where: '/body/sizes/0', message: '512 by 512 pixels is not 3:2.' }])
     expect((await server.ask(saveEngine, { params: at(burin), body: own })).status).toBe(400)
     expect((await server.ask(saveEngine, { params: at(own), body: { ...own, sizes: [] } })).status).toBe(400)
-    expect(await list()).toHaveLength(3)
+    expect(await list()).toHaveLength(SHIPPED_ENGINES.length)
   })
 })

@@ -10,8 +10,11 @@ import {
   forgetPhrase,
   keepPhrase,
   addTerms,
+  keepSecret,
   listEngines,
   listTerms,
+  practise,
+  previewRequest,
   promptsBreakingRules,
   promptsThatSay,
   readRules,
@@ -37,6 +40,8 @@ import {
   searchShelf,
   startRun,
   stopRun,
+  switchEngine,
+  tryEngine,
 } from '@idolon/contract'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
@@ -132,6 +137,14 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(saveEngine, ({ actor, params, body }) => engines.save(actor, params, body))
   on(removeEngine, async ({ actor, params }) => {
     await engines.remove(actor, params)
+    return undefined
+  })
+  on(previewRequest, ({ body }) => Promise.resolve(engines.preview(body.profile, body.text)))
+  on(tryEngine, ({ actor, params, body }) => engines.try(actor, params, body.text))
+  on(switchEngine, ({ actor, params, body }) => engines.switch(actor, params, body.off))
+  on(keepSecret, ({ actor, params, body }) => engines.keepSecret(actor, params, body.secret))
+  on(practise, async ({ body }) => {
+    await engines.practise(body.fault, body.times)
     return undefined
   })
   on(readRules, ({ params }) => rules.read(params.project))

@@ -11,6 +11,7 @@ const TITLES: Record<ProblemName, string> = {
   'nothing-to-try': 'There is nothing to try',
   'unknown-engine': 'Unknown engine',
   'profile-contradicts': 'The profile contradicts itself',
+  'no-key': 'No key for secrets',
   'not-connected': 'The engine is not connected',
   'rules-contradict': 'The house rules contradict one another',
   'not-now': 'Not possible now',

@@ -8,10 +8,20 @@ import { settle } from '../ledger/ledger.ts'
 import { keepPicture } from '../pictures/store.ts'
 import { takeInPng } from '../pictures/take-in.ts'
 import { EngineFailure } from '../providers/engine-failure.ts'
-import { askForPicture } from '../providers/picture-engine.ts'
+import type { Picture } from '../providers/picture-engine.ts'
 import { claimProof, finishProof, type ProofTask, RENEW_MS, renewLease } from './lease.ts'
 
 const TRIES = 3
+/** How far a picture's shape may lie from what was asked. */
+const SHAPE_SLACK = 0.02
+
+/** @throws {EngineFailure} for a picture of another shape than was asked for. */
+function demandShape(picture: { width: number; height: number }, settings: Readonly<Record<string, unknown>>): void {
+  const [width, height] = [Number(settings['width']), Number(settings['height'])]
+  if (!(width > 0 && height > 0) || Math.abs(picture.width / picture.height / (width / height) - 1) <= SHAPE_SLACK) return
+  throw new EngineFailure(`The engine answered, but the picture is ${picture.width} by ${picture.height} pixels and ${width} by ${height} were asked for.`, { charged: 'yes', again: false })
+}
+
 const MAY_BE_CHARGED = 'It may have been charged; look at the engine’s own account before you ask again.'
 
 export class ProofMaker {
@@ -21,29 +31,35 @@ export class ProofMaker {
     private readonly db: Database,
     private readonly engines: Engines,
     private readonly log: Logger,
-    private readonly timeoutMs: number,
   ) {}
 
   /** Asks for one proof and stores it. Safe to call twice for the same proof: only the holder of its lease does anything. */
   async make(proofId: string): Promise<void> {
     const task = await claimProof(this.db, proofId, this.#worker)
     if (!task) return
+    const stop = new AbortController()
     const renewing = setInterval(() => {
       renewLease(this.db, task.id, this.#worker).catch((error: unknown) => {
         this.log.warn({ err: error, proof: task.id }, 'lease not renewed')
       })
+      void this.#isStopped(task).then((stopped) => { if (stopped) stop.abort() }, () => undefined)
     }, RENEW_MS)
     try {
-      await this.#ask(task)
+      await this.#ask(task, stop.signal)
     } finally {
       clearInterval(renewing)
     }
   }
 
-  async #ask(task: ProofTask): Promise<void> {
+  async #isStopped(task: ProofTask): Promise<boolean> {
+    return (await this.db('runs').where({ id: task.run_id }).whereNotNull('stopped_at').first<{ id: string } | undefined>('id')) !== undefined
+  }
+
+  async #ask(task: ProofTask, stopped: AbortSignal): Promise<void> {
     const profile = await this.engines.find(task.engine.id, task.engine.revision)
-    const address = profile && this.engines.addressOf(profile)
-    if (!profile || !address) {
+    // Only where the service can be told is a request that is under way given up.
+    const signal = profile && this.engines.canCancel(profile) ? stopped : undefined
+    if (!profile) {
       await this.#fail(task, 'failed', 'This engine is no longer known here.', 0)
       return
     }
@@ -55,15 +71,7 @@ export class ProofMaker {
     if (!(await this.#markSent(task))) return
     for (let attempt = 1; ; attempt++) {
       try {
-        const answer = await askForPicture({
-          address,
-          engine: profile.id,
-          revision: profile.revision,
-          output: task.output,
-          seed: task.seed,
-          key: `${task.id}.${task.asking}`,
-          timeoutMs: this.timeoutMs,
-        })
+        const answer = await this.engines.ask(profile, { output: task.output, seed: task.seed, key: `${task.id}.${task.asking}`, ...(signal ? { signal } : {}) })
         await this.#store(task, answer, Math.round(performance.now() - started))
         return
       } catch (error) {
@@ -92,8 +100,10 @@ export class ProofMaker {
     })
   }
 
-  async #store(task: ProofTask, answer: { bytes: Buffer; seed: number }, tookMs: number): Promise<void> {
+  async #store(task: ProofTask, answer: Picture, tookMs: number): Promise<void> {
     const picture = await takeInPng(answer.bytes)
+    demandShape(picture, task.output.settings)
+    const cost = answer.cost ?? task.reserved
     await this.db.transaction(async (trx) => {
       await keepPicture(trx, picture)
       const mine = await finishProof(trx, task.id, this.#worker, {
@@ -101,12 +111,12 @@ export class ProofMaker {
         reason: null,
         picture: picture.sha256,
         seed: answer.seed,
-        cost: task.reserved,
+        cost,
         stored_at: trx.fn.now(),
         took_ms: tookMs,
       })
       if (!mine) return
-      await settle(trx, task.id, task.reserved, 'stored')
+      await settle(trx, task.id, cost, 'stored')
       await this.#tell(trx, task)
     })
   }

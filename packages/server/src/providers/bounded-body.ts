@@ -1,11 +1,11 @@
 import { EngineFailure } from './engine-failure.ts'
 
 /** The body of an answer, refused as soon as it passes `limit` bytes. */
-export async function boundedBody(response: Response, limit: number): Promise<Buffer> {
+export async function boundedBody(response: { body: unknown }, limit: number): Promise<Buffer> {
   const chunks: Uint8Array[] = []
   let size = 0
   if (!response.body) return Buffer.alloc(0)
-  for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+  for await (const chunk of response.body as AsyncIterable<Uint8Array>) {
     size += chunk.length
     if (size > limit) {
       throw new EngineFailure(`The engine’s answer is larger than ${Math.round(limit / 1_000_000)} MB and was not read to its end.`, {

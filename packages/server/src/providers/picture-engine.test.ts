@@ -1,10 +1,11 @@
-import { emptyDraft, outputFor, SHIPPED_ENGINES } from '@idolon/core'
+import { type Connection, standinConnection } from '@idolon/core'
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { afterEach, describe, expect, it } from 'vitest'
 import { boundedBody } from './bounded-body.ts'
 import { EngineFailure } from './engine-failure.ts'
-import { askForPicture } from './picture-engine.ts'
+import { AllowedAddresses } from './allowed-addresses.ts'
+import { PictureEngines } from './picture-engine.ts'
 
 let server: Server | undefined
 afterEach(() => {
@@ -16,10 +17,11 @@ async function engine(answer: (response: ServerResponse, request: IncomingMessag
   await new Promise((resolve) => server?.once('listening', resolve))
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}`
 }
-const output = outputFor({ ...emptyDraft(), text: 'a fox' }, SHIPPED_ENGINES[0]!)
-const ask = (address: string) => askForPicture({ address, engine: 'burin', revision: '1', output, seed: 3, key: 'k', timeoutMs: 400 })
-const failure = async (address: string): Promise<EngineFailure> => {
-  const error: unknown = await ask(address).then(() => undefined, (reason: unknown) => reason)
+const values = { prompt: 'a fox', width: 768, height: 512, seed: 3, settings: {} }
+const asking = (address: string, change: Partial<Connection> = {}) => ({ connection: { ...standinConnection(address), ...change }, secret: undefined, values, seed: 3, key: 'k', timeoutMs: 400 })
+const ask = (address: string, change: Partial<Connection> = {}) => new PictureEngines(new AllowedAddresses('', address)).ask(asking(address, change))
+const failure = async (address: string, change: Partial<Connection> = {}): Promise<EngineFailure> => {
+  const error: unknown = await ask(address, change).then(() => undefined, (reason: unknown) => reason)
   if (!(error instanceof EngineFailure)) throw new Error(`Expected an engine failure, not ${String(error)}`)
   return error
 }
@@ -59,7 +61,33 @@ describe('asking an engine', () => {
 
   it('follows no redirect, which could lead anywhere', async () => {
     const address = await engine((response) => response.writeHead(302, { location: 'http://127.0.0.1:1/elsewhere' }).end())
-    expect((await failure(address)).more.again).toBe(true)
+    expect(await failure(address)).toMatchObject({ reason: expect.stringMatching(/elsewhere/) as string, more: { charged: 'no', again: false } })
+  })
+
+  it('sends a secret in its header, and nothing at all while none is kept', async () => {
+    let seen: unknown
+    const address = await engine((response, request) => {
+      seen = request.headers['authorization']
+      response.end(JSON.stringify({ pictures: [{ png: 'aGk=' }] }))
+    })
+    const headers = { authorization: 'Bearer {secret}' }
+    expect((await failure(address, { headers })).reason).toMatch(/wants a secret/)
+    expect(seen).toBeUndefined()
+    await new PictureEngines(new AllowedAddresses('', address)).ask({ ...asking(address, { headers }), secret: 'tok' })
+    expect(seen).toBe('Bearer tok')
+  })
+
+  it('stops waiting when it is stopped, and tells the service', async () => {
+    const heard: string[] = []
+    const address = await engine((response, request) => {
+      heard.push(`${request.method ?? ''} ${request.url ?? ''}`)
+      response.end(JSON.stringify({ id: 'a/1', state: 'working' }))
+    })
+    const stop = new AbortController()
+    const waiting = new PictureEngines(new AllowedAddresses('', address)).ask({ ...asking(address, { poll: { id: '/id', url: `${address}/jobs/{id}`, state: '/state', done: ['done'], failed: ['failed'], everyMs: 100 }, cancel: { method: 'DELETE', url: `${address}/jobs/{id}` } }), timeoutMs: 5_000, signal: stop.signal })
+    setTimeout(() => stop.abort(), 250)
+    await expect(waiting).rejects.toThrow('The asking was stopped.')
+    expect(heard.at(-1)).toBe('DELETE /jobs/a%2F1')
   })
 
   it('quotes what the engine said, on one line and not all of it', async () => {

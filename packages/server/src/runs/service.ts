@@ -1,4 +1,4 @@
-import { countOf, findEngine, fixedFacetsOf, outputFor, sizeFor } from '@idolon/core'
+import { countOf, type EngineProfile, findEngine, fixedFacetsOf, outputFor, sizeFor } from '@idolon/core'
 import type { Run } from '@idolon/contract'
 import type { Knex } from 'knex'
 import { randomInt, randomUUID } from 'node:crypto'
@@ -58,12 +58,14 @@ export class Runs {
         })
       }
       const { body } = draft
-      const profiles = body.engines.map(({ engine, revision: wanted }) => {
+      const profiles: EngineProfile[] = []
+      for (const { engine, revision: wanted } of body.engines) {
         const profile = findEngine(known, engine, wanted)
         if (!profile) throw new ProblemError('unknown-engine', `There is no engine “${engine}${wanted ? ` ${wanted}` : ''}” here. Choose another on the Desk.`)
-        if (!this.engines.addressOf(profile)) throw new ProblemError('not-connected', `${profile.name} is written for here and not connected, so it cannot be asked for pictures. Nothing was spent; copy its output on the Desk, or choose another engine.`)
-        return profile
-      })
+        const reason = await this.engines.whyNot(profile)
+        if (reason) throw new ProblemError('not-connected', `${reason} Nothing was spent; copy its output on the Desk, or choose another engine.`)
+        profiles.push(profile)
+      }
       if (profiles.length === 0) throw new ProblemError('nothing-to-try', 'No engine is chosen. Choose one on the Desk.')
       const read = { reading: reader.read(body.text, fixedFacetsOf(body.marks)), words: reader.words }
       const outputs = profiles.map((profile) => outputFor(body, profile, read))

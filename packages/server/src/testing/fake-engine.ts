@@ -4,7 +4,7 @@ import sharp from 'sharp'
 
 export interface EngineCall {
   key: string
-  body: { prompt: string; leaveOut: string; seed: number; width: number; height: number; settings: Record<string, unknown> }
+  body: { prompt: string; leaveOut?: string; seed: number; width: number; height: number; settings: Record<string, unknown> }
 }
 
 /** A picture engine whose every answer a test decides. Counts a key once, as the real ones do. */
@@ -40,7 +40,7 @@ export class FakeEngine {
 
   async giveAPicture(call: EngineCall, response: ServerResponse): Promise<void> {
     this.charged.add(call.key)
-    const png = await picture(call.body.seed)
+    const png = await picture(call.body.seed, 24, Math.max(1, Math.round((24 * call.body.height) / call.body.width)))
     response.setHeader('content-type', 'application/json').end(JSON.stringify({ pictures: [{ png: png.toString('base64'), seed: call.body.seed }] }))
   }
 }

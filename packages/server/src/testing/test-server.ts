@@ -30,6 +30,8 @@ export class TestServer {
       databaseUrl,
       port: 0,
       engineAddress: engine.address,
+      engineHosts: 'private',
+      secretKey: 'a key for tests alone',
       pageFolder: undefined,
       roles: new Set(['web', 'jobs']),
       engineTimeoutMs: 2_500,

@@ -38,4 +38,4 @@ export async function rasterise(svg: string): Promise<Pixels> {
 
 /** The picture as a PNG that carries `xmp`. */
 export const encodePng = ({ width, height, data }: Pixels, xmp: string): Promise<Buffer> =>
-  sharp(data, { raw: { width, height, channels: 3 } }).withXmp(xmp).png({ compressionLevel: 6 }).toBuffer()
+  sharp(data, { raw: { width, height, channels: 3 } }).withXmp(xmp).png({ compressionLevel: 3 }).toBuffer()

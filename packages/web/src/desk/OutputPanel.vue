@@ -11,8 +11,9 @@ import TrimOffer from './TrimOffer.vue'
 defineProps<{ session: DraftSession; draft: Draft; output: Output | undefined; profile: EngineProfile | undefined }>()
 const engines = useEngines()
 const open = ref(false)
-const off = ref<string[]>([])
 const keyOf = ({ id, revision }: EngineProfile) => `${id} ${revision}`
+/** Older revisions are shown when they are asked for. */
+const off = ref(engines.profiles.filter((profile) => !engines.newest.includes(profile)).map(keyOf))
 const beside = computed(() => engines.profiles.filter((profile) => !off.value.includes(keyOf(profile))))
 const toggle = (profile: EngineProfile) => (off.value = off.value.includes(keyOf(profile)) ? off.value.filter((key) => key !== keyOf(profile)) : [...off.value, keyOf(profile)])
 </script>
@@ -30,7 +31,7 @@ const toggle = (profile: EngineProfile) => (off.value = off.value.includes(keyOf
       <div class="dialog beside">
         <h2 id="beside-title">One draft, as each engine is given it</h2>
         <p class="row-actions" role="group" aria-label="Engines shown">
-          <label v-for="one in engines.profiles" :key="keyOf(one)"><input type="checkbox" :checked="!off.includes(keyOf(one))" @change="toggle(one)" /> {{ one.name }}</label>
+          <label v-for="one in engines.profiles" :key="keyOf(one)"><input type="checkbox" :checked="!off.includes(keyOf(one))" @change="toggle(one)" /> {{ one.name }} {{ one.revision }}</label>
           <button class="plain close" @click="open = false">Close</button>
         </p>
         <SideBySide :session="session" :draft="draft" :profiles="beside" />

@@ -20,7 +20,7 @@ watch(
 
 <template>
   <div class="beside">
-    <section v-for="{ profile, output } in outputs" :key="profile.id + profile.revision" :aria-label="`For ${profile.name}`">
+    <section v-for="{ profile, output } in outputs" :key="profile.id + profile.revision" :aria-label="`For ${profile.name} ${profile.revision}`">
       <h2>{{ profile.name }} <span class="soft">{{ profile.revision }}</span></h2>
       <OutputText :output="output" :profile="profile" :draft="draft" />
     </section>

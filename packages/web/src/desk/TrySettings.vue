@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { costOf, countOf, type Draft, MAX_COUNT, type Settings, sizeFor } from '@idolon/core'
+import { costOf, countOf, type Draft, type EngineProfile, MAX_COUNT, type Settings, sizeFor } from '@idolon/core'
 import { computed } from 'vue'
 import { sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
@@ -11,6 +11,12 @@ const engines = useEngines()
 
 const choice = computed(() => props.draft.engines[0])
 const profile = computed(() => (choice.value ? engines.find(choice.value.engine, choice.value.revision) : undefined))
+/** The newest revision goes by the engine's name alone, so that a prompt moves on with it. */
+const keyOf = (one: EngineProfile) => (engines.newest.includes(one) ? one.id : `${one.id}|${one.revision}`)
+function choose(key: string): void {
+  const [engine = '', revision] = key.split('|')
+  emit('change', { engines: [revision === undefined ? { engine } : { engine, revision }] })
+}
 const cost = computed(() => (profile.value ? sayAmounts([{ unit: profile.value.costUnit, amount: costOf(profile.value, props.draft.settings) }]) : ''))
 const count = computed(() => countOf(props.draft.settings))
 const size = computed(() => (profile.value ? sizeFor(profile.value, props.draft.settings['aspectRatio']) : undefined))
@@ -40,8 +46,8 @@ function settle(event: Event, value: string | number | undefined): void {
   <div class="settings" role="group" aria-label="How to try it">
     <label class="labelled">
       <span>Engine</span>
-      <select class="field" :value="choice?.engine ?? ''" @change="emit('change', { engines: [{ engine: ($event.target as HTMLSelectElement).value }] })">
-        <option v-for="engine in engines.profiles" :key="engine.id + engine.revision" :value="engine.id">{{ engine.name }}{{ engine.simulated ? ' (simulated)' : engines.isConnected(engine) ? '' : ' (not connected)' }}</option>
+      <select class="field" :value="profile ? keyOf(profile) : ''" @change="choose(($event.target as HTMLSelectElement).value)">
+        <option v-for="engine in engines.profiles" :key="engine.id + engine.revision" :value="keyOf(engine)">{{ engine.name }} {{ engine.revision }}{{ engine.simulated ? ' (simulated)' : engines.isConnected(engine) ? '' : ' (not connected)' }}</option>
       </select>
     </label>
     <label class="labelled">

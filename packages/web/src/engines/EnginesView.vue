@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { download, fileName } from '../shared/download.ts'
 import { useEngines } from '../stores/engines.ts'
+import EngineConnection from './EngineConnection.vue'
 import ProfileForm from './ProfileForm.vue'
 import { profileRows } from './profile-words.ts'
 
@@ -80,7 +81,7 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
         <li v-for="one in engines.all" :key="keyOf(one)">
           <button class="row" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" @click="choose(keyOf(one))">
             <span class="name">{{ one.profile.name }} <span class="soft">{{ one.profile.revision }}</span></span>
-            <span class="soft">{{ one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}</span>
+            <span class="soft">{{ one.off ? 'switched off' : one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}</span>
           </button>
         </li>
       </ul>
@@ -88,11 +89,12 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
       <article v-else-if="engine" class="profile">
         <h2>{{ engine.profile.name }} {{ engine.profile.revision }} <span class="soft">{{ ORIGINS[engine.origin] }}</span></h2>
         <p v-if="engine.profile.simulated" class="soft">Simulated: its pictures are drawn here, by rule, and marked as such.</p>
-        <p v-else-if="!engine.connected" class="soft">Not connected: the Desk writes for it and shows its output to copy; it cannot be asked for pictures from here.</p>
+        <p v-else-if="!engine.connected && !engine.off" class="soft">Not connected: the Desk writes for it and shows its output to copy; it cannot be asked for pictures from here.</p>
         <p class="notes">{{ engine.profile.notes }}</p>
         <dl>
           <template v-for="row in profileRows(engine.profile)" :key="row.name"><dt>{{ row.name }}</dt><dd>{{ row.says }}</dd></template>
         </dl>
+        <EngineConnection :key="keyOf(engine)" :engine="engine" />
         <section v-if="engine.profile.settings.length" aria-labelledby="settings">
           <h3 id="settings">Settings</h3>
           <table>

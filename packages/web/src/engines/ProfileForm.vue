@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { type EngineProfile, FACETS, type Facet, readProfile } from '@idolon/core'
-import { computed, reactive } from 'vue'
+import { type Connection, type EngineProfile, FACETS, type Facet, readProfile, standinConnection } from '@idolon/core'
+import { computed, reactive, ref, watch } from 'vue'
 import { EMPHASIS, READS } from './profile-words.ts'
+import RequestPreview from './RequestPreview.vue'
 
 /** The profile of an engine, field by field. What contradicts itself is said at once and cannot be saved. */
 const props = defineProps<{ profile: EngineProfile; isNew: boolean }>()
@@ -27,8 +28,25 @@ function setCount(key: 'figures' | 'lettering', value: string): void {
   if (value.trim() === '') delete form[key]
   else form[key] = Math.max(0, Math.round(Number(value)) || 0)
 }
+/** How a service is asked, as JSON: what the form cannot know is written as it is. */
+const connection = ref(form.connection ? JSON.stringify(form.connection, null, 2) : '')
+const notJson = ref('')
+watch(connection, (said) => {
+  notJson.value = ''
+  if (said.trim() === '') {
+    delete form.connection
+    return
+  }
+  try {
+    form.connection = JSON.parse(said) as Connection
+  } catch (error) {
+    notJson.value = `The connection is no JSON yet: ${(error as Error).message}.`
+  }
+})
+const begin = () => (connection.value = JSON.stringify({ ...standinConnection('https://pictures.example'), headers: { authorization: 'Bearer {secret}' } }, null, 2))
+const text = ref('A red fox in a meadow at dusk, gouache.')
 const read = computed(() => readProfile(JSON.parse(JSON.stringify(form))))
-const problems = computed(() => ('problems' in read.value ? read.value.problems : []))
+const problems = computed(() => (notJson.value ? [{ at: '/connection', says: notJson.value }] : 'problems' in read.value ? read.value.problems : []))
 function save(): void {
   if ('profile' in read.value) emit('save', read.value.profile)
 }
@@ -97,6 +115,14 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
       </div>
       <p class="line wide"><button type="button" class="plain" @click="addSetting">Add a number</button><button type="button" class="plain" @click="form.settings.push({ key: '', label: '', kind: 'choice', values: ['one', 'two'], default: 'one', says: '' })">Add a choice</button></p>
     </fieldset>
+    <fieldset>
+      <legend>How it is asked</legend>
+      <p class="wide soft">A service is connected by what it is sent and where its answer lies. Leave it empty for an engine that is only written for. The secret itself is given on the engine’s page.</p>
+      <label class="labelled wide"><span>The connection, as JSON</span><textarea v-model="connection" class="field code" rows="8" spellcheck="false" /></label>
+      <p v-if="connection.trim() === ''" class="wide"><button type="button" class="plain" @click="begin">Begin with an example</button></p>
+      <div v-else-if="'profile' in read && !notJson" class="wide"><RequestPreview v-model:text="text" :profile="read.profile" /></div>
+      <label class="check wide"><input v-model="form.honoursIdempotencyKey" type="checkbox" /> asked again with the same key, it charges once</label>
+    </fieldset>
     <label class="labelled"><span>Notes</span><textarea v-model="form.notes" class="field" rows="3" maxlength="4000" /></label>
     <ul v-if="problems.length" class="problems" role="status">
       <li v-for="problem in problems" :key="problem.at">{{ problem.says }} <span class="soft">{{ problem.at }}</span></li>
@@ -106,6 +132,10 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
 </template>
 
 <style scoped>
+.code {
+  font-family: var(--mono);
+  font-size: 12.5px;
+}
 .form {
   display: grid;
   gap: 18px;

@@ -28,4 +28,22 @@ export function profileRows(profile: EngineProfile): { name: string; says: strin
   ]
   return rows
 }
-export { EMPHASIS, READS }
+/** Ways in which the simulated engines misbehave for practice, as what “it” does. */
+const PRACTICE = {
+  busy: 'is busy and asks to wait',
+  fail: 'fails',
+  refuse: 'refuses on grounds of policy',
+  drop: 'drops the connection',
+  'cut-off': 'is cut off in its answer',
+  'not-json': 'answers with a web page',
+  'wrong-type': 'answers with plain text',
+  'not-a-picture': 'sends what is no picture',
+  'cut-picture': 'sends half a picture',
+  'wrong-size': 'sends a picture of another shape',
+  'wrong-count': 'sends no picture at all',
+  huge: 'sends 200 MB',
+  hang: 'never answers',
+  none: 'behaves',
+} as const
+
+export { EMPHASIS, PRACTICE, READS }

@@ -99,7 +99,7 @@ async function save(): Promise<void> {
         <p><button class="plain" type="button" @click="form.colours.push({ name: '', value: '#b08030' })">Add a colour</button></p>
       </div>
       <div class="usual">
-        <label class="labelled"><span>Usual engine</span><select v-model="form.engine" class="field"><option value="">none</option><option v-for="profile in engines.profiles" :key="profile.id + profile.revision" :value="profile.id">{{ profile.name }}</option></select></label>
+        <label class="labelled"><span>Usual engine</span><select v-model="form.engine" class="field"><option value="">none</option><option v-for="profile in engines.newest" :key="profile.id" :value="profile.id">{{ profile.name }}</option></select></label>
         <label class="labelled"><span>Aspect ratio</span><select v-model="form.aspectRatio" class="field"><option value="">any</option><option v-for="ratio in ratios" :key="ratio">{{ ratio }}</option></select></label>
       </div>
       <ul v-if="conflicts.length" class="conflicts" role="status"><li v-for="conflict in conflicts" :key="conflict">{{ conflict }}</li></ul>

@@ -17,6 +17,8 @@ export const useEngines = defineStore('engines', () => {
   })
   const find = (id: string, revision?: string): EngineProfile | undefined => findEngine(profiles.value, id, revision)
   const isConnected = (profile: EngineProfile | undefined): boolean => all.value.some((engine) => engine.connected && engine.profile.id === profile?.id && engine.profile.revision === profile.revision)
+  /** Of every engine the newest revision. */
+  const newest = computed(() => profiles.value.filter((profile) => find(profile.id) === profile))
   async function save(profile: EngineProfile): Promise<void> {
     await call(saveEngine, { params: { engine: profile.id, revision: profile.revision }, body: profile })
     await read()
@@ -25,5 +27,5 @@ export const useEngines = defineStore('engines', () => {
     await call(removeEngine, { params: { engine: id, revision } })
     await read()
   }
-  return { all, profiles, load, find, isConnected, save, remove }
+  return { all, profiles, newest, load, find, isConnected, save, remove }
 })
