@@ -75,7 +75,7 @@ async function makePrompt(call: Call, projectId: string, demo: DemoPrompt): Prom
     draft = next
   }
   for (const version of demo.versions) {
-    await write({ ...draft, text: version.text, leaveOut: version.leaveOut ?? [], settings: version.settings ?? draft.settings })
+    await write({ ...draft, text: version.text, leaveOut: version.leaveOut ?? [], settings: version.settings ?? draft.settings, engines: demo.engine ? [{ engine: demo.engine }] : draft.engines })
     const run = await finished(call, await call(startRun, { params, body: { id: randomUUID(), revision } }))
     const stored = [...run.proofs].sort((a, b) => a.index - b.index)
     for (const [i, verdict] of version.verdicts.entries()) {

@@ -13,6 +13,8 @@ export interface DemoPrompt {
   title: string
   status: Status
   tags: string[]
+  /** The engine it is tried on; the usual one without. */
+  engine?: string
   note?: string
   versions: DemoVersion[]
   /** What lies on the desk now, when that is further on than the last version. */
@@ -85,6 +87,7 @@ export const WORLD: DemoProject[] = [
       },
       {
         title: 'Goat of the upper pass',
+        engine: 'tympan',
         status: 'rough',
         tags: ['animal', 'badge'],
         versions: [{ text: 'A goat on a mountain pass, side view, pen and ink line drawing, hatching, badge for the guards’ caps', settings: { aspectRatio: '1:1', count: 2, seed: 5 }, verdicts: ['maybe', null] }],
@@ -107,6 +110,7 @@ export const WORLD: DemoProject[] = [
     prompts: [
       {
         title: 'Honey on the sill',
+        engine: 'brayer',
         status: 'proven',
         tags: ['product', 'honey', 'photograph'],
         note: 'House light: from the left, always.',

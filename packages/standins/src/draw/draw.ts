@@ -87,13 +87,16 @@ function placesFor(canvas: Canvas, figure: Figure, thing: Thing, ground: Ground,
   if (near && count === 1) h = Math.max(h, Math.min(height * figure.height * SIZE[shot] * share, (width * (shot === 'detail' ? 1.5 : 1.1)) / figure.width))
   const lift = scene.lettering ? height * 0.16 : 0
   const drift = (random() - 0.5) * spread
+  // The whole row stays in the picture, as far as it fits.
+  const half = Math.min(0.5, (figure.width * h * (1 + step * (perRow - 1))) / 2 / width)
+  const middle = near && count === 1 ? centre : Math.max(half, Math.min(1 - half, centre + drift * 0.2))
   return Array.from({ length: count }, (_, i) => {
     const row = Math.floor(i / perRow)
     const inRow = row === rows - 1 ? count - perRow * (rows - 1) : perRow
     const k = i % perRow
     const depth = rows - 1 - row
     const size = h * (1 - depth * 0.12) * (0.95 + random() * 0.1)
-    const x = width * (centre + drift * 0.2) + (k - (inRow - 1) / 2) * figure.width * size * step + (random() - 0.5) * size * 0.08
+    const x = width * middle + (k - (inRow - 1) / 2) * figure.width * size * step + (random() - 0.5) * size * 0.08
     let foot = ground.foot - lift - depth * height * 0.055 + (random() - 0.5) * height * 0.012
     if (near && size > height * 0.72) foot = height * (shot === 'detail' ? 0.05 : 0.13) + size
     else if ((figure.where === 'air' || thing.pose === 'flying') && !INDOORS.has(scene.setting)) foot = near ? height * 0.5 + size * 0.5 : ground.foot - height * (0.22 + 0.18 * random()) - depth * height * 0.09

@@ -63,7 +63,7 @@ export function readRequest(request: PictureRequest, traits: Traits, seed: numbe
     faults.push('ignored tail')
     text = text.slice(0, Math.floor(text.length * 0.75)).replace(/[^,.;]*$/, '')
   }
-  let scene = understand(text)
+  let scene = understand(text, traits.usual)
   const notes = scene.subject.word === null ? ['Nothing in the text names a thing this engine can draw; it drew shapes in the colours and the light that were asked for.'] : []
   const weight = emphasisOf(text, scene, traits, request.weights)
   scene.subjectSize = Math.max(0.5, Math.min(1.6, weight.subject ** 0.5))

@@ -14,13 +14,14 @@ let fonts: Promise<string[]> | undefined
 async function unpackFonts(): Promise<string[]> {
   const { resolve } = createRequire(import.meta.url)
   const folder = await mkdtemp(join(tmpdir(), 'idolon-faces-'))
-  return Promise.all(
-    FACES.map(async (face, i) => {
-      const file = join(folder, `${i}.ttf`)
-      await writeFile(file, await decompress(await readFile(resolve(face))))
-      return file
-    }),
-  )
+  const files: string[] = []
+  // One after another: the decompressor has one memory, and gives out a view of it.
+  for (const [i, face] of FACES.entries()) {
+    const file = join(folder, `${i}.ttf`)
+    await writeFile(file, Buffer.from(await decompress(await readFile(resolve(face)))))
+    files.push(file)
+  }
+  return files
 }
 
 /** The drawing as RGB. */

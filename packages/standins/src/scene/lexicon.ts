@@ -25,6 +25,11 @@ export function singular(word: string): string {
   return word.length > 3 && word.endsWith('s') && !/(?:ss|us|is|ess)$/.test(word) ? word.slice(0, -1) : word
 }
 
+/** What stands between the words of a text where a comma or a full stop does. */
+export const BREAK = '|'
+/** The words of a text in lower case, with a break where one piece of it ends. */
+export const piecesOf = (text: string): string[] => text.replace(/\|/g, ' ').split(/[,;:!?\n]+|\.(?=\s|$)/).flatMap((piece, i) => [...(i ? [BREAK] : []), ...wordsOf(piece)])
+
 export const wordsOf = (text: string): string[] => text.toLowerCase().replace(/’/g, "'").match(/[\p{L}\p{N}/.]+(?:['-][\p{L}\p{N}/.]+)*/gu)?.map((word) => word.replace(/[.]+$/, '')) ?? []
 
 interface Node {

@@ -1,4 +1,5 @@
-import { type Hit, type Meaning, singular, termsIn, wordsOf } from './lexicon.ts'
+import { figureOf } from '../draw/figures/index.ts'
+import { BREAK, type Hit, type Meaning, piecesOf, singular, termsIn } from './lexicon.ts'
 import type { Angle, Extra, Face, Held, LightSide, Medium, Moment, Pose, Scene, Season, Setting, Shot, SubjectKind, Thing, Weather, Worn } from './scene.ts'
 
 const MOST = 24
@@ -22,7 +23,7 @@ const first = (hits: readonly Hit[], of: Meaning['of']): string | undefined => h
 /** Several of it: by a number before it, or by its plural. */
 function countOf(words: readonly string[], hits: readonly Hit[], hit: Hit): number {
   const numbers = hits.filter((other) => other.at < hit.at && hit.at - other.at - other.length < 3 && meaning(other, 'number') !== undefined)
-  const blocked = (from: number) => words.slice(from, hit.at).some((word) => BESIDE.has(word) && word !== 'of')
+  const blocked = (from: number) => words.slice(from, hit.at).some((word) => word === BREAK || (BESIDE.has(word) && word !== 'of'))
   const number = numbers.reverse().find((other) => !blocked(other.at + other.length))
   const said = number && Number(meaning(number, 'number'))
   const last = words[hit.at + hit.length - 1] ?? ''
@@ -37,17 +38,23 @@ function ownerOf(things: readonly { thing: Thing; at: number }[], at: number): T
   return next?.thing ?? things.filter((one) => one.at < at && at - one.at < 9).at(-1)?.thing
 }
 
-/** Reads a text as this engine reads it: by the nearest word it knows. */
-export function understand(prompt: string): Scene {
+/** Reads a text as this engine reads it: by the nearest word it knows; `usual` is the medium where none is said. */
+export function understand(prompt: string, usual: Medium = 'gouache'): Scene {
   const lettering = QUOTED.exec(prompt)?.[1]?.trim() ?? null
-  const words = wordsOf(prompt.replace(new RegExp(QUOTED, 'g'), ' '))
+  const words = piecesOf(prompt.replace(new RegExp(QUOTED, 'g'), ' '))
   const hits = termsIn(words)
   const named: { thing: Thing; at: number; key: string }[] = []
+  const possessives = new Set([...prompt.toLowerCase().matchAll(/(\p{L}+)(?:s['’]|['’]s)(?=\s)/gu)].flatMap(([, word = '']) => [`${word}s`, word]))
   for (const hit of hits) {
     const key = meaning(hit, 'figure')
     if (!key) continue
     // In somebody's hands, worn, or of the picture's own kind, it is no thing by itself.
     const inHand = meaning(hit, 'held') !== undefined && named.some(({ thing: { kind }, at }) => kind === 'person' && hit.at - at < 12) && words.slice(Math.max(0, hit.at - 4), hit.at).some((word) => /^(?:with|holding|holds|carrying|carries|reading|playing|plays|lifting|raising|under|waving|clutching)$/.test(word))
+    // “A rack railway train” is a train, “orange and teal” no fruit, and “the guards’ caps” are caps.
+    const following = hits.find((other) => other.at === hit.at + hit.length)
+    if (following && meaning(following, 'figure') !== undefined && !key.startsWith('landscape')) continue
+    if (meaning(hit, 'colour') !== undefined && !(/^(?:an?|one|two|three|the|single)$/.test(words[hit.at - 1] ?? '') && (following === undefined || !following.meanings.some(({ of }) => of === 'figure')))) continue
+    if (/['’]s?$/.test(words[hit.at + hit.length - 1] ?? '') || possessives.has(words[hit.at + hit.length - 1] ?? '')) continue
     // “A jar of honey” is one thing.
     if (words[hit.at - 1] === 'of' && named.some(({ at }) => hit.at - at < 4) && !key.startsWith('landscape')) continue
     if (inHand || (meaning(hit, 'worn') !== undefined && named.length > 0)) continue
@@ -70,7 +77,7 @@ export function understand(prompt: string): Scene {
     if (colour && !meaning(hit, 'medium')) {
       const next = words[hit.at + hit.length] ?? ''
       const after = words.slice(hit.at + hit.length, hit.at + hit.length + 3)
-      const target = owners.find(({ at }) => at > hit.at && at - hit.at <= 3 && !after.slice(0, at - hit.at - 1).some((word) => BESIDE.has(word) && word !== 'and'))
+      const target = owners.find(({ at }) => at > hit.at && at - hit.at <= 3 && !after.slice(0, at - hit.at - 1).some((word) => word === BREAK || (BESIDE.has(word) && word !== 'and')))
       const worn = hits.find((other) => other.at > hit.at && other.at - hit.at <= 2 && (meaning(other, 'worn') !== undefined || meaning(other, 'held') !== undefined))
       if (ofPlace.has(next)) palette.push(colour)
       else if (/^(?:hair|beard|eyes?|hat|lips)$/.test(next)) continue
@@ -89,18 +96,22 @@ export function understand(prompt: string): Scene {
     }
   }
   const looks = new Set(hits.map((hit) => meaning(hit, 'look')))
-  const settings = hits.flatMap((hit) => meaning(hit, 'setting') ?? [])
+  // A house, a ship or a valley is in no room.
+  const large = ['building', 'vessel', 'landscape'].includes(subject.kind) || ['train', 'car', 'cart', 'aeroplane', 'balloon'].includes(subject.variant)
+  const settings = hits.flatMap((hit) => meaning(hit, 'setting') ?? []).filter((one) => !large || (one !== 'interior' && one !== 'workshop'))
+  // What swims or floats is on the water, whatever lies round it.
+  const afloat = figureOf(subject.kind, subject.variant)?.where === 'water' && !settings.includes('underwater') && subject.kind !== 'fish'
   const indoors = settings.find((one) => one === 'studio' || one === 'interior' || one === 'workshop')
   const season = (first(hits, 'season') as Season | undefined) ?? 'summer'
   const weather = (first(hits, 'weather') as Weather | undefined) ?? 'clear'
   const shot = (hits.map((hit) => meaning(hit, 'shot')).find((one) => one === 'detail' || one === 'panorama') ?? first(hits, 'shot') ?? (subject.kind === 'landscape' ? 'wide' : 'medium')) as Shot
   const media = hits.flatMap((hit) => meaning(hit, 'medium') ?? [])
-  const medium = (media.find((one) => one !== 'gouache') ?? media[0] ?? 'gouache') as Medium
+  const medium = (media.find((one) => one !== 'gouache') ?? media[0] ?? usual) as Medium
   const small = ['food', 'drink', 'tool'].includes(subject.kind)
   return {
     subject,
     others,
-    setting: ((small ? indoors : undefined) ?? settings[0] ?? AT_HOME[`${subject.kind}/${subject.variant}`] ?? HOME[subject.kind] ?? 'mountains') as Setting,
+    setting: ((small ? indoors : undefined) ?? (afloat && !indoors ? 'water' : undefined) ?? settings[0] ?? AT_HOME[`${subject.kind}/${subject.variant}`] ?? HOME[subject.kind] ?? 'mountains') as Setting,
     moment: (first(hits, 'moment') as Moment | undefined) ?? 'noon',
     season,
     weather: weather === 'snow' || !/\bsnow(?:ing|fall|flakes?|storm)\b/.test(words.join(' ')) ? weather : 'snow',

@@ -12,7 +12,7 @@ export const SETTINGS: Words<Setting> = {
   city: 'city, skyline, rooftop, rooftops, downtown, avenue, metropolis, boulevard, cityscape',
   desert: 'desert, dune, dunes, salt flat, sand, oasis, badlands, wasteland, mesa',
   garden: 'garden, orchard, park, greenhouse, allotment, courtyard garden, cloister, balcony, terrace',
-  interior: 'kitchen, room, interior, library, attic, cellar, windowsill, counter, indoors, parlour, shelf, bedroom, study, inn, tavern, café, cafe, bar, hall, corridor, hallway, chapel, church interior, nave, classroom, theatre, stage, ballroom, bathroom, office, dining room, living room, castle hall, museum, gallery, pub, house interior, table',
+  interior: 'kitchen, room, interior, library, attic, cellar, windowsill, counter, indoors, parlour, shelf, bedroom, study, inn, tavern, café, cafe, bar, hall, corridor, hallway, church interior, nave, classroom, theatre, stage, ballroom, bathroom, office, dining room, living room, castle hall, museum, gallery, pub, house interior, table',
   workshop: 'workshop, forge, smithy, factory, laboratory, garage, shed, barn, studio of a painter, potter’s studio, mill, bakery, printing house, boiler room',
   studio: 'studio, seamless, backdrop, plain background, white background, product photograph, product photo, product shot, isolated, plain ground, dark ground, dark background, black background, plain backdrop, grey background, gray background, studio backdrop, on white',
   underwater: 'underwater, under water, seabed, coral reef, beneath the waves, deep sea, aquarium, ocean floor',

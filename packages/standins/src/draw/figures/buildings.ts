@@ -145,8 +145,8 @@ function tent(pen: Pen): void {
 export const BUILDINGS: Figure[] = [
   { kind: 'building', variant: 'cottage', words: 'house, cottage, chalet, cabin, hut, farmhouse, inn, barn, refuge, lodge, mill house, bungalow, shack, villa, mansion, shop, bakery front, teahouse, bookshop, gatehouse', height: 0.6, width: 1.35, draw: cottage },
   { kind: 'building', variant: 'lighthouse', words: 'lighthouse, beacon', height: 0.8, width: 0.7, draw: lighthouse },
-  { kind: 'building', variant: 'castle', words: 'castle, palace, fortress, fort, ruin, ruins, temple, citadel, monastery, pagoda, abbey, tower, watchtower, bell tower, observatory, pyramid', height: 0.7, width: 1.35, draw: castle },
-  { kind: 'building', variant: 'church', words: 'church, chapel, cathedral, station building, town hall, mosque, schoolhouse, village church', height: 0.72, width: 1, draw: church },
+  { kind: 'building', variant: 'castle', words: 'castle, palace, fortress, fort, ruin, ruins, temple, citadel, monastery, pagoda, abbey, tower, watchtower, observatory, pyramid', height: 0.7, width: 1.35, draw: castle },
+  { kind: 'building', variant: 'church', words: 'church, chapel, cathedral, chapel tower, church tower, bell tower, clock tower, station building, town hall, mosque, schoolhouse, village church', height: 0.72, width: 1, draw: church },
   { kind: 'building', variant: 'windmill', words: 'windmill, watermill, wind turbine', height: 0.74, width: 1, draw: windmill },
   { kind: 'building', variant: 'block', words: 'apartment block, skyscraper, hotel, office block, tower block, department store, cinema, theatre front, warehouse, café front, kiosk, townhouse, tenement', height: 0.78, width: 0.84, draw: block },
   { kind: 'building', variant: 'bridge', words: 'stone bridge, bridge, aqueduct, dam', height: 0.34, width: 2.8, draw: bridge },

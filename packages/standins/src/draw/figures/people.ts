@@ -224,7 +224,7 @@ function person(pen: Pen, build: Build): void {
     wears,
     ...(hat ? { hat: scene.season === 'winter' && hat === 'straw' ? 'cap' : hat } : {}),
     ...(thing.wears.includes('beard') ? { beard: true } : {}),
-    skin: palette.lit(SKINS[tone]!),
+    skin: mix(palette.own(SKINS[tone]!), palette.glow, pen.dark && thing.holds.includes('lantern') ? 0.3 : 0),
     hairColour: pen.lit(hl, hc, hh),
     cloth: wears === 'armour' ? (thing.colours.length ? pen.own(0, 0.66, 0.02, 250) : pen.lit(0.68, 0.02, 250)) : thing.colours.length ? pen.own(0, 0.5, 0.1, 30) : palette.accents[0],
     second: thing.colours.length > 1 ? pen.own(1, 0.6, 0.1, 80) : palette.accents[1],
@@ -280,7 +280,7 @@ const figure = (variant: string, words: string, height: number, build: Build): F
 export const PEOPLE: Figure[] = [
   figure('man', 'man, person, figure, traveller, potter, baker, hiker, conductor, painter, walker, villager, passenger, skier, farmer, miller, blacksmith, smith, cooper, carpenter, mechanic, worker, thief, boxer, musician, cellist, violinist, fiddler, juggler, tourist, guest, pilgrim, commuter, dancer, shopper, spectator, soldier, porter, clerk, waiter, postman, cyclist, climber, diver, runner, watchmaker, clockmaker, weaver, scholar, lamplighter, cook, chef, people, men, audience, neighbour, stranger, someone, sweeper, smuggler, gardener, bricklayer, singer, accordion player, player, prisoner, tailor', 0.66, { head: 7.6, shoulders: 12.4, hips: 9.6, age: 'adult', hair: 'short', wears: 'coat' }),
   figure('woman', 'woman, lady, mother, bride, widow, seamstress, nurse, teacher, actress, ballerina, girl’s mother, girl’s aunt, aunt, sister, wife, waitress, maid, dressmaker, florist, women, nun, mermaid, daughter, actor, schoolteacher, midwife', 0.65, { head: 7.6, shoulders: 11.2, hips: 9.4, age: 'adult', hair: 'long', wears: 'dress' }),
-  figure('old man', 'old man, beekeeper, grandfather, elder, shepherd, hermit, elderly, fisherman, elderly man, pensioner, old sailor, angler, ferryman, old gardener, monk, friar, wizard, alchemist, sage', 0.63, { head: 8, shoulders: 12.6, hips: 10.4, age: 'old', hair: 'short', wears: 'coat', beard: true, hat: 'straw' }),
+  figure('old man', 'old man, beekeeper, grandfather, elder, shepherd, hermit, elderly, fisherman, elderly man, pensioner, old sailor, angler, ferryman, old gardener, monk, friar, wizard, alchemist', 0.63, { head: 8, shoulders: 12.6, hips: 10.4, age: 'old', hair: 'short', wears: 'coat', beard: true, hat: 'straw' }),
   figure('old woman', 'old woman, grandmother, elderly woman, crone, granny, old lady, herbalist, fortune teller', 0.6, { head: 8, shoulders: 11.6, hips: 11, age: 'old', hair: 'bun', wears: 'dress' }),
   figure('boy', 'boy, child, apprentice, children, pupil, kid, son, grandson, schoolboy, lad, page boy, kids', 0.5, { head: 11.6, shoulders: 12.4, hips: 10.4, age: 'child', hair: 'short', wears: 'tunic' }),
   figure('girl', 'girl, schoolgirl, granddaughter, little girl, daughter, maiden', 0.5, { head: 11.6, shoulders: 12, hips: 10.2, age: 'child', hair: 'long', wears: 'dress' }),
