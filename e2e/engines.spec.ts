@@ -6,7 +6,7 @@ test('an engine is tried with one picture, its request seen before; switched off
   await page.goto('/engines?engine=brayer%7C2')
   await page.getByText('What it is sent').click()
   await page.getByLabel('A text to try it with').fill('a heron, reeds, dawn, engraving')
-  await expect(page.getByLabel('The request')).toContainText('"prompt": "heron')
+  await expect(page.getByLabel('The request')).toContainText('"prompt": "a heron, reeds, dawn')
   await page.getByRole('button', { name: 'Try it with one picture' }).click()
   await expect(page.getByText(/768 by 512 pixels in .* simulated/)).toBeVisible({ timeout: 20_000 })
   await expect(page.getByText(/picture.* credits? spent/)).toBeVisible()
