@@ -25,6 +25,10 @@ describe('sentences from a list', () => {
     expect(written('two children, chasing a kite, windy hilltop, autumn, wide shot, linocut', 'sentences')).toBe('Two children are chasing a kite on a windy hilltop in autumn. It is seen in a wide shot. It is a linocut.')
   })
 
+  it('take no noun after a participle for a verb', () => {
+    expect(written('a clockwork heron, glowing bees, lake, night, gouache', 'sentences')).toContain('glowing bees')
+  })
+
   it('need no action', () => {
     expect(written('brass kettle, marble counter, steam, morning light from the window, product photograph', 'sentences')).toBe('The picture shows a brass kettle with steam at a marble counter. It is shown in morning light from the window. It is a product photograph.')
   })

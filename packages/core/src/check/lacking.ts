@@ -2,6 +2,7 @@ import { headOf, singularOf } from '../english/noun.ts'
 import { entriesOf } from '../read/noise/leave-out.ts'
 import type { Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
+import { removing } from './fixes.ts'
 import { DIVIDED } from './meant.ts'
 
 /** What somebody or something is without, by kinds of thing (WordNet's) and words. */
@@ -76,6 +77,7 @@ export function thereAfterAll(checked: Checked): Finding[] {
       with: inText(pair.b),
       facet: 'detail',
       reason: `“${checked.said(pair.a)}” says there is none, and “${checked.said(pair.b)}” shows it.`,
+      ...(inPicture(pair.a.start) ? { fix: removing(checked, pair.a) } : {}),
     },
   ]
 }

@@ -55,7 +55,8 @@ export function clauseVerb(said: string, words: WordTable): { at: number; word: 
     const { index } = list[i]!
     const found = openingVerb(said.slice(index), words)
     const noun = list[i - 1]![0].toLowerCase()
-    if (!found || found.word !== list[i]![0] || ((words.find(noun)?.classes ?? 0) & 1) === 0) continue
+    // After a participle stands what it describes: “glowing bees” is no clause.
+    if (!found || found.word !== list[i]![0] || /(?:ing|ed)$/.test(noun) || ((words.find(noun)?.classes ?? 0) & 1) === 0) continue
     const many = /[^s]s$/.test(noun)
     // One and many agree: “smoke rises”, “gulls circle”; “glass jars” and “copper watch” are nouns.
     if (many === (found.word === found.plain) && (many || words.find(found.word.toLowerCase())?.main === 1)) return { at: index, ...found }

@@ -8,6 +8,8 @@ const ALL: Readonly<Record<string, readonly SubjectKind[]>> = {
   cars: ['vehicle'], car: ['vehicle'], vehicles: ['vehicle'], vehicle: ['vehicle'], traffic: ['vehicle'], boats: ['vessel'], boat: ['vessel'], ships: ['vessel'], ship: ['vessel'],
   buildings: ['building'], building: ['building'], houses: ['building'], house: ['building'], plants: ['plant'], plant: ['plant'], trees: ['plant'], tree: ['plant'], furniture: ['furniture'], food: ['food'],
 }
+/** Words that forbid more of a thing and not the thing. */
+const MORE = /\b(?:second|extra|another|duplicates?|duplicated|additional|more|multiple|several|other|too many)\b/i
 const WORDS = new Set(['text', 'lettering', 'letters', 'words', 'writing', 'captions', 'caption', 'typography', 'sign', 'signs'])
 
 /** The scene without what a leave-out list names. What is left out never comes in by the way either. */
@@ -21,7 +23,10 @@ export function withoutListed(scene: Scene, list: string): Scene {
     const kinds = words.flatMap((word) => ALL[word] ?? [])
     const meanings = termsIn(words).flatMap((hit) => hit.meanings)
     next.others = next.others.filter((thing) => !gone(thing, meanings, kinds))
-    if (gone(next.subject, meanings, kinds)) next.subject = { ...next.subject, kind: 'landscape', variant: 'view', count: 1, word: null }
+    // “A second jar” is not wanted; the first one is.
+    if (MORE.test(entry)) {
+      if (gone(next.subject, meanings, kinds)) next.subject.count = 1
+    } else if (gone(next.subject, meanings, kinds)) next.subject = { ...next.subject, kind: 'landscape', variant: 'view', count: 1, word: null }
     const says = (of: Meaning['of']) => meanings.filter((one) => one.of === of).map(({ value }) => value)
     const extras = [...says('extra'), ...(kinds.includes('building') ? ['houses', 'viaduct'] : []), ...(kinds.includes('plant') ? ['trees', 'flowers'] : []), ...(kinds.includes('bird') ? ['birds'] : []), ...(kinds.includes('vessel') ? ['boats'] : []), ...(says('weather').includes('cloudy') ? ['clouds'] : [])] as Extra[]
     next.without.push(...extras)
