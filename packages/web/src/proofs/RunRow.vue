@@ -29,7 +29,7 @@ const stop = () =>
 </script>
 
 <template>
-  <section class="run" :aria-label="`Version ${run.version} of ${run.promptTitle}`">
+  <section class="run" :aria-label="`Version ${run.version} of ${run.promptTitle}, asked for ${sayExactly(run.askedAt)}`">
     <header>
       <h2 v-if="titled">
         <RouterLink :to="`/desk/${run.promptId}`">{{ run.promptTitle }}</RouterLink>
