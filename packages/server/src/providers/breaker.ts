@@ -18,7 +18,7 @@ export class Breaker {
 
   /**
    * Runs `ask` when fewer than `most` requests to the engine are under way. What the service itself got wrong counts
-   * towards a rest; a request it refused does not.
+   * towards a rest; that it was busy, or refused a request, does not.
    * @throws {EngineFailure} at once while the engine rests.
    */
   async through<T>(engine: { id: string; name: string }, most: number, ask: () => Promise<T>): Promise<T> {
@@ -35,7 +35,7 @@ export class Breaker {
       state.failures = 0
       return answer
     } catch (error) {
-      const ofTheService = error instanceof EngineFailure && (error.more.again || error.more.charged !== 'no')
+      const ofTheService = error instanceof EngineFailure && !error.more.busy && (error.more.again || error.more.charged !== 'no')
       state.failures = ofTheService ? state.failures + 1 : 0
       if (state.failures >= FAILURES) {
         state.failures = 0

@@ -10,6 +10,8 @@ export class EngineFailure extends Error {
       /** Whether asking once more may help; seconds to wait first when the engine named them. */
       again: boolean
       waitSeconds?: number
+      /** It works and has too much to do: no failure of the service. */
+      busy?: true
     },
   ) {
     super(reason)

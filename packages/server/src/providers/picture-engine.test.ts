@@ -44,7 +44,7 @@ describe('asking an engine', () => {
 
   it('waits as long as a busy engine says, but not longer than half a minute', async () => {
     const busy = (wait: string) => engine((response) => response.writeHead(429, { 'retry-after': wait }).end())
-    expect((await failure(await busy('2'))).more).toEqual({ charged: 'no', again: true, waitSeconds: 2 })
+    expect((await failure(await busy('2'))).more).toEqual({ charged: 'no', again: true, busy: true, waitSeconds: 2 })
     expect((await failure(await busy('90000'))).more.waitSeconds).toBe(30)
     expect((await failure(await busy('soon'))).more.waitSeconds).toBeUndefined()
   })

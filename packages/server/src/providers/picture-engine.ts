@@ -40,7 +40,7 @@ function refusal(status: number, said: string, retryAfter: string | null): Engin
   const quoted = said ? ` It said: ${said}` : ''
   if (status === 429 || status === 503) {
     const wait = Number(retryAfter)
-    return new EngineFailure(`The engine is busy and asked to wait.${quoted}`, { charged: 'no', again: true, ...(Number.isFinite(wait) && wait > 0 ? { waitSeconds: Math.min(wait, 30) } : {}) })
+    return new EngineFailure(`The engine is busy and asked to wait.${quoted}`, { charged: 'no', again: true, busy: true, ...(Number.isFinite(wait) && wait > 0 ? { waitSeconds: Math.min(wait, 30) } : {}) })
   }
   if (status >= 300 && status < 400) return new EngineFailure(`The engine sent the request elsewhere (status ${status}); Idolon does not follow. Give the new address in its profile.`, { charged: 'no', again: false })
   if (status >= 500) return new EngineFailure(`The engine failed (status ${status}).${quoted}`, { charged: 'no', again: true })

@@ -85,7 +85,7 @@ export function limb(x0: number, y0: number, x1: number, y1: number, w0: number,
 }
 /** A wheel with spokes. */
 export function wheel(pen: Pen, x: number, y: number, r: number, rim: Colour, hub: Colour, spokes: number): void {
-  pen.mark(`${ellipse(x, y, r, r)}${ellipse(x, y, r * 0.8, r * 0.8)}`.replace(/Z(?=M)/, 'Z'), rim)
+  pen.mark(`${ellipse(x, y, r, r)}${ellipse(x, y, r * 0.8, r * 0.8)}`, rim)
   pen.canvas.add(`<circle cx="${x}" cy="${y}" r="${r * 0.8}" fill="${hex(pen.palette.middle)}" opacity="0.35"/>`)
   for (let i = 0; i < spokes; i++) pen.line(`M${x} ${y}L${(x + Math.cos((i / spokes) * 6.283) * r * 0.85).toFixed(1)} ${(y + Math.sin((i / spokes) * 6.283) * r * 0.85).toFixed(1)}`, hub, r * 0.07)
   pen.canvas.add(`<circle cx="${x}" cy="${y}" r="${(r * 0.9).toFixed(1)}" fill="none" stroke="${hex(rim)}" stroke-width="${(r * 0.2).toFixed(1)}"/>`)

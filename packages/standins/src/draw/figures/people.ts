@@ -24,8 +24,7 @@ interface Body extends Build {
   second: Colour
   hairColour: Colour
   shoe: Colour
-  /** Heights: chin, shoulders, hips. */
-  chin: number
+  /** Heights: shoulders, hips. */
   shoulder: number
   hip: number
 }
@@ -229,7 +228,6 @@ function person(pen: Pen, build: Build): void {
     cloth: wears === 'armour' ? (thing.colours.length ? pen.own(0, 0.66, 0.02, 250) : pen.lit(0.68, 0.02, 250)) : thing.colours.length ? pen.own(0, 0.5, 0.1, 30) : palette.accents[0],
     second: thing.colours.length > 1 ? pen.own(1, 0.6, 0.1, 80) : palette.accents[1],
     shoe: pen.lit(0.32, 0.03, 50),
-    chin: -100 + r * 2.27,
     shoulder: -100 + r * 2.55,
     hip: (-100 + r * 2.55) * (build.age === 'child' ? 0.44 : 0.5),
   }
