@@ -3,7 +3,7 @@ import type { Draft } from '@idolon/core'
 import { computed, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { ApiProblem } from '../api/problem.ts'
-import { forgetLocally, keepLocally, type LocalDraft, type PendingEdit } from './local-drafts.ts'
+import { forgetLocally, keepAtOnce, keepLocally, type LocalDraft, type PendingEdit } from './local-drafts.ts'
 
 export type SaveState = 'saved' | 'saving' | 'unsent' | 'moved' | 'refused'
 
@@ -24,6 +24,8 @@ export class DraftSaver {
   #first = 1
   #timer: ReturnType<typeof setTimeout> | undefined
   #sending: Promise<void> | undefined
+  #keeping = false
+  #unkept = false
   #wait = 0
   #stopped = false
 
@@ -63,9 +65,11 @@ export class DraftSaver {
     }
   }
 
-  /** Sends what is there while the page may be going away. */
+  /** Keeps and sends what is there while the page may be going away: a page that goes waits for no store. */
   hurry(): void {
-    if (this.hasPending && !this.#sending) void this.#send(true)
+    if (!this.hasPending) return
+    keepAtOnce(this.#local())
+    if (!this.#sending) void this.#send(true)
   }
 
   /** Begins again from what the server has: pending edits are given up for `pending`, made on `revision`. */
@@ -84,15 +88,28 @@ export class DraftSaver {
     this.hurry()
   }
 
+  #local(): LocalDraft {
+    return { promptId: this.promptId, client: this.client, base: this.#revision.value, first: this.#first, pending: this.#pending.value, draft: this.draft(), at: Date.now() }
+  }
+
+  /** One write at a time, always of the newest: a queue of older ones would hold the last keys up. */
   #keep(): void {
-    const pending = this.#pending.value
-    const done = pending.length
-      ? keepLocally({ promptId: this.promptId, client: this.client, base: this.#revision.value, first: this.#first, pending, draft: this.draft(), at: Date.now() } satisfies LocalDraft)
-      : forgetLocally(this.promptId, this.client)
-    done.then(
-      () => (this.keptLocally.value = true),
-      () => (this.keptLocally.value = false),
-    )
+    this.#unkept = true
+    if (!this.#keeping) void this.#keepNewest()
+  }
+
+  async #keepNewest(): Promise<void> {
+    this.#keeping = true
+    while (this.#unkept) {
+      this.#unkept = false
+      try {
+        await (this.hasPending ? keepLocally(this.#local()) : forgetLocally(this.promptId, this.client))
+        this.keptLocally.value = true
+      } catch {
+        this.keptLocally.value = false
+      }
+    }
+    this.#keeping = false
   }
 
   #sendSoon(after: number): void {

@@ -180,10 +180,13 @@ export function useDraftSession(prompt: Prompt) {
     if (document.visibilityState === 'hidden') saver.hurry()
   }
   document.addEventListener('visibilitychange', onHide)
-  window.addEventListener('pagehide', onHide)
+  const onLeave = () => {
+    saver.hurry()
+  }
+  window.addEventListener('pagehide', onLeave)
   onScopeDispose(() => {
     document.removeEventListener('visibilitychange', onHide)
-    window.removeEventListener('pagehide', onHide)
+    window.removeEventListener('pagehide', onLeave)
     saver.stop()
     view.destroy()
   })

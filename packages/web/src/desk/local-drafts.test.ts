@@ -34,6 +34,7 @@ let store: typeof import('./local-drafts.ts')
 beforeEach(async () => {
   vi.resetModules()
   vi.stubGlobal('indexedDB', new IDBFactory())
+  localStorage.clear()
   Object.defineProperty(navigator, 'locks', { value: fakeLocks(), configurable: true })
   store = await import('./local-drafts.ts')
 })
@@ -72,6 +73,20 @@ describe('the browser’s own store', () => {
     expect(await store.clientsWithEdits('p')).toEqual(['a', 'b'])
     await store.forgetLocally('p', 'a')
     expect(await store.clientsWithEdits('p')).toEqual(['b'])
+  })
+
+  it('takes the last words of a page that went before the store had them, and forgets them with the rest', async () => {
+    await store.keepLocally(record('gone', { at: 1 }))
+    store.keepAtOnce(record('gone', { at: 2, draft: { ...emptyDraft(), text: 'a fox at dusk' } }))
+    store.keepAtOnce(record('never stored'))
+    expect(await store.clientsWithEdits('p')).toEqual(['gone', 'never stored'])
+    const taken: string[] = []
+    await store.takeOver('p', 'gone', never, (local) => {
+      taken.push(local.draft.text)
+      return store.forgetLocally('p', 'gone')
+    })
+    expect(taken).toEqual(['a fox at dusk'])
+    expect(await store.clientsWithEdits('p')).toEqual(['never stored'])
   })
 
   it('believes nothing that has not the shape of a draft', async () => {

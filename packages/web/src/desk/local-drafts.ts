@@ -34,6 +34,27 @@ const open = () =>
     },
   }))
 
+/** Where a page that is going away leaves what the store above may not finish to write. */
+const LAST_WORDS = 'idolon-last-words '
+const lastWordsOf = (promptId: string, client: string) => `${LAST_WORDS}${promptId} ${client}`
+
+/** Kept when this returns, at the cost of holding up the page; for a page that is going away. Does nothing where the browser keeps nothing. */
+export function keepAtOnce(draft: LocalDraft): void {
+  try {
+    localStorage.setItem(lastWordsOf(draft.promptId, draft.client), JSON.stringify(draft))
+  } catch {
+    // Full or forbidden: the database above has all but the last keys.
+  }
+}
+
+function lastWords(promptId: string, client: string): LocalDraft | undefined {
+  try {
+    return JSON.parse(localStorage.getItem(lastWordsOf(promptId, client)) ?? 'null') as LocalDraft | undefined
+  } catch {
+    return undefined
+  }
+}
+
 export const keepLocally = async (draft: LocalDraft): Promise<void> => {
   // Strict: on the disk before it counts as kept. The default would lose the last seconds with a browser that crashes.
   const tr = (await open()).transaction('drafts', 'readwrite', { durability: 'strict' })
@@ -41,6 +62,7 @@ export const keepLocally = async (draft: LocalDraft): Promise<void> => {
   await Promise.all([tr.store.put(JSON.parse(JSON.stringify(draft)) as LocalDraft), tr.done])
 }
 export const forgetLocally = async (promptId: string, client: string): Promise<void> => {
+  localStorage.removeItem(lastWordsOf(promptId, client))
   await (await open()).delete('drafts', [promptId, client])
 }
 
@@ -59,15 +81,19 @@ export function holdClient(client: string): () => void {
 /** The clients that have left unsent edits of a prompt: pages that are gone, and pages that are still open. */
 export async function clientsWithEdits(promptId: string): Promise<string[]> {
   const all = await (await open()).getAllFromIndex('drafts', 'prompt', promptId)
-  return all.sort((a, b) => a.at - b.at).map(({ client }) => client)
+  const kept = all.sort((a, b) => a.at - b.at).map(({ client }) => client)
+  const words = Object.keys(localStorage).filter((key) => key.startsWith(lastWordsOf(promptId, '')))
+  return [...new Set([...kept, ...words.map((key) => key.slice(lastWordsOf(promptId, '').length))])]
 }
 
 /** Waits until the page of `client` is gone: closed, crashed or reloaded. Its edits are then anyone's, once. */
 export async function takeOver(promptId: string, client: string, signal: AbortSignal, take: (local: LocalDraft) => Promise<void>): Promise<void> {
   await navigator.locks.request(lockName(client), { signal }, async () => {
-    const local = await (await open()).get('drafts', [promptId, client])
+    const kept = await (await open()).get('drafts', [promptId, client])
+    const words = lastWords(promptId, client)
+    const local = words && words.at >= (kept?.at ?? 0) ? words : kept
     // What comes out of the browser's store is believed only when it has the right shape.
-    const whole = local?.pending.length && hasShape('Draft', local.draft) && local.pending.every(({ edit }) => hasShape('Edit', edit))
+    const whole = Array.isArray(local?.pending) && local.pending.length && hasShape('Draft', local.draft) && local.pending.every(({ edit }) => hasShape('Edit', edit))
     if (whole) await take(local)
   })
 }
