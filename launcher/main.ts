@@ -27,6 +27,7 @@ The core on text, as JSON, from a file or standard input (--jsonl: one JSON obje
   ./idolon read [FILE] [--jsonl]                 phrases by facet, leave-outs, settings, noise
   ./idolon check [FILE] [--jsonl]                what is wrong with a draft before it is tried
   ./idolon output [FILE] [--jsonl]               a draft as an engine is given it
+  ./idolon compare [FILE] [--jsonl]              what two prompts have in common and where they part
 `
 
 const VERBS: Record<string, (args: string[]) => Promise<number>> = {
@@ -38,6 +39,7 @@ const VERBS: Record<string, (args: string[]) => Promise<number>> = {
   // Loaded when they are called, since their language models are not needed to start.
   output: async (args) => (await import('./verbs/output.ts')).output(args),
   check: async (args) => (await import('./verbs/check.ts')).check(args),
+  compare: async (args) => (await import('./verbs/compare.ts')).compare(args),
   read: async (args) => (await import('./verbs/read.ts')).read(args),
   train: async (args) => (await import('./train.ts')).train(args),
 }

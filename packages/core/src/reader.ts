@@ -11,3 +11,5 @@ export const createReader = (words: Uint8Array, network: Uint8Array): Reader => 
 export { rewriteDraft, type Rewritten, type Style } from './rewrite/rewrite.ts'
 export { Suggester } from './glossary/suggest.ts'
 export { type Trim, trimFor, type Trimmed } from './output/trim.ts'
+export { type Comparison, compareReadings } from './compare/compare.ts'
+export { Synonyms } from './compare/sameness.ts'

@@ -65,6 +65,23 @@ export function nounTree(folder: string): { senses: Map<string, string[]>; above
   }
 }
 
+/** Words that share a sense which is among the commonest of each of them, as many as `senses` says, a set a list, spaces for the dictionary's underlines; no single people or places. */
+export function synonymSets(folder: string, senses: Readonly<Record<'noun' | 'verb' | 'adj' | 'adv', number>>): string[][] {
+  return (['noun', 'verb', 'adj', 'adv'] as const).flatMap((pos) => {
+    const ranks = offsets(folder, pos)
+    return lines(join(folder, `data.${pos}`)).flatMap((line) => {
+      if (/ @i /.test(line)) return []
+      const [offset = '', , , count = '0', ...rest] = line.split(' ')
+      const lemmas = Array.from({ length: parseInt(count, 16) }, (_, i) => (rest[2 * i] ?? '').replace(/\([a-z]+\)$/, '').toLowerCase())
+      const common = [...new Set(lemmas)].filter((lemma) => {
+        const rank = ranks.get(lemma)?.indexOf(offset) ?? -1
+        return rank >= 0 && rank < senses[pos]
+      })
+      return common.length > 1 ? [common.map((lemma) => lemma.replaceAll('_', ' '))] : []
+    })
+  })
+}
+
 export function readWordNet(folder: string): WordNet {
   const nounSynsets = synsets(folder, 'noun')
   const nounOffsets = offsets(folder, 'noun')

@@ -1,0 +1,87 @@
+import type { Phrase } from '../read/reading.ts'
+import { plainWords } from './plain-words.ts'
+import { type Sameness, sameForms } from './sameness.ts'
+
+/** A word of a phrase, or a turn of several that says one thing, and what it was found to be in the other text. */
+export interface SaidWord {
+  phrase: number
+  /** Place in its text, from 0 to 1, for the choice between two that fit. */
+  at: number
+  word: string
+  match?: SaidWord
+}
+
+export interface Aligned {
+  /** Phrases that say the same, or of which one took the place of the other, by their places in the two lists. */
+  pairs: (readonly [a: number, b: number])[]
+  /** Of those, the pairs in which something differs. */
+  changed: (readonly [a: number, b: number])[]
+  added: number[]
+  removed: number[]
+  /** The words of either, with their matches. */
+  words: { a: readonly SaidWord[]; b: readonly SaidWord[] }
+}
+
+function saidIn(phrases: readonly Phrase[], sameness: Sameness): SaidWord[] {
+  const all = phrases.flatMap(({ text }, phrase) => sameness.termsOf(text, plainWords(text)).map((word): Omit<SaidWord, 'at'> => ({ phrase, word })))
+  return all.map((one, i) => ({ ...one, at: all.length > 1 ? i / (all.length - 1) : 0 }))
+}
+
+/** Words that only put a thing where it is: a text that leaves them out says no less. */
+const WEAK = new Set('lie lies lying lay stand stands standing sit sits sitting hang hangs hanging rest rests resting seen see view viewed show shows shown showing visible appear appears set placed depicted featuring feature features scene image picture shot'.split(' '))
+
+/** Gives words without a match one each: of those that fit, one in the same facet, then the nearest in place. */
+function matchWords(a: readonly SaidWord[], b: readonly SaidWord[], facets: { a: readonly Phrase[]; b: readonly Phrase[] }, fits: (x: string, y: string) => boolean): void {
+  for (const within of [true, false]) {
+    for (const x of a) {
+      if (x.match) continue
+      let best: { y: SaidWord; far: number } | undefined
+      for (const y of b) {
+        if (y.match || (facets.a[x.phrase]!.facet === facets.b[y.phrase]!.facet) !== within || !fits(x.word, y.word)) continue
+        const far = Math.abs(x.at - y.at)
+        if (!best || far < best.far) best = { y, far }
+      }
+      if (best) {
+        x.match = best.y
+        best.y.match = x
+      }
+    }
+  }
+}
+
+/**
+ * Which phrases of two texts go together. Words are matched first, wherever they stand, so that neither the order nor where
+ * a reading cut the phrases matters; phrases that share words, and phrases of one facet that share none with any, are pairs.
+ */
+export function alignPhrases(phrasesA: readonly Phrase[], phrasesB: readonly Phrase[], sameness: Sameness = sameForms): Aligned {
+  const [a, b] = [saidIn(phrasesA, sameness), saidIn(phrasesB, sameness)]
+  const facets = { a: phrasesA, b: phrasesB }
+  matchWords(a, b, facets, (x, y) => x === y)
+  matchWords(a, b, facets, (x, y) => sameness.same(x, y))
+  const open = (said: readonly SaidWord[], phrase: number) => said.some((one) => one.phrase === phrase && !one.match)
+  const shared = new Map<string, number>()
+  for (const one of a) if (one.match) shared.set(`${one.phrase} ${one.match.phrase}`, (shared.get(`${one.phrase} ${one.match.phrase}`) ?? 0) + 1)
+  // Most shared words first: each phrase goes with the one that it has most in common with.
+  const [takenA, takenB] = [new Set<number>(), new Set<number>()]
+  const pairs: [number, number][] = []
+  for (const [key] of [...shared].sort((x, y) => y[1] - x[1])) {
+    const [i = 0, j = 0] = key.split(' ').map(Number)
+    if (takenA.has(i) || takenB.has(j)) continue
+    takenA.add(i)
+    takenB.add(j)
+    pairs.push([i, j])
+  }
+  const changed = pairs.filter(([i, j]) => open(a, i) || open(b, j))
+  const rest = (phrases: readonly Phrase[], said: readonly SaidWord[], taken: ReadonlySet<number>) => phrases.map((_, i) => i).filter((i) => !taken.has(i) && said.some((one) => one.phrase === i && !one.match && !WEAK.has(one.word)))
+  const removed = rest(phrasesA, a, takenA)
+  const added = rest(phrasesB, b, takenB)
+  for (const i of [...removed]) {
+    const j = added.find((one) => phrasesB[one]!.facet === phrasesA[i]!.facet)
+    if (j === undefined) continue
+    removed.splice(removed.indexOf(i), 1)
+    added.splice(added.indexOf(j), 1)
+    pairs.push([i, j])
+    changed.push([i, j])
+  }
+  return { pairs, changed, added, removed, words: { a, b } }
+}

@@ -1,0 +1,89 @@
+import { SAME } from '../check/senses.ts'
+import { singularOf } from '../english/noun.ts'
+import { listed, TermFinder } from '../glossary/term-finder.ts'
+import type { PlainWord } from './plain-words.ts'
+
+/** Which words say the same. */
+export interface Sameness {
+  /** The words of a text as they are compared; a turn of several words that has a meaning of its own is one. */
+  termsOf(text: string, words: readonly PlainWord[]): string[]
+  same(x: string, y: string): boolean
+}
+
+const VOWEL = /[aeiouy]/
+/** What a word may be a form of: plurals, -ing, -ed, -er of spelling. */
+function basesOf(word: string): string[] {
+  const bases = new Set([word, singularOf(word)])
+  for (const one of [...bases]) {
+    bases.add(one.replace(/our(?=s?$|ed$|ing$|ful$)/, 'or').replace(/^grey/, 'gray').replace(/ise(?=d?$)/, 'ize').replace(/centre$/, 'center'))
+    const [, stem, ending] = /^(.+?)(ing|ed|ied|es)$/.exec(one) ?? []
+    if (!stem || !ending || stem.length < 2 || !VOWEL.test(stem)) continue
+    if (ending === 'ied') bases.add(`${stem}y`)
+    else {
+      bases.add(stem)
+      bases.add(`${stem}e`)
+      if (/([^aeiou])\1$/.test(stem)) bases.add(stem.slice(0, -1))
+      if (stem.endsWith('y')) bases.add(`${stem.slice(0, -1)}ie`)
+    }
+  }
+  return [...bases]
+}
+const remembered = new Map<string, string[]>()
+const MOST_REMEMBERED = 20_000
+function formsOf(word: string): string[] {
+  let forms = remembered.get(word)
+  if (!forms) {
+    if (remembered.size >= MOST_REMEMBERED) remembered.clear()
+    remembered.set(word, (forms = basesOf(word)))
+  }
+  return forms
+}
+const shareForm = (x: string, y: string): boolean => x === y || formsOf(x).some((form) => formsOf(y).includes(form))
+
+/** Words are the same only when they are forms of one word. */
+export const sameForms: Sameness = {
+  termsOf: (_text, words) => words.map(({ word }) => word),
+  same: shareForm,
+}
+
+const DIGITS = new Map('one two three four five six seven eight nine ten eleven twelve'.split(' ').map((word, i) => [word, String(i + 1)]))
+const number = (word: string) => DIGITS.get(word) ?? word
+
+/** Words are the same when they are forms of one word or stand in one set of synonyms. */
+export class Synonyms implements Sameness {
+  readonly #sets = new Map<string, number[]>()
+  readonly #turns: TermFinder<string>
+
+  /** `same` are the sets of packages/core/tables/same.json: words of one meaning, with commas between. */
+  constructor(same: readonly string[]) {
+    const turns: (readonly [string, string])[] = []
+    const add = (word: string, set: number) => {
+      const sets = this.#sets.get(word)
+      if (sets) sets.push(set)
+      else this.#sets.set(word, [set])
+      if (/[ -]/.test(word)) turns.push([word, word])
+    }
+    const own = SAME.trim().split('\n')
+    ;[...own, ...same].forEach((line, set) => {
+      for (const [word] of listed(line, set)) add(word, set)
+    })
+    this.#turns = new TermFinder(turns)
+  }
+
+  termsOf(text: string, words: readonly PlainWord[]): string[] {
+    const turns = this.#turns.find(text)
+    const inside = (word: PlainWord) => turns.find(({ start, end }) => word.start >= start && word.end <= end)
+    return words.flatMap((word, i) => {
+      const turn = inside(word)
+      if (!turn) return [number(word.word)]
+      // A turn stands once, for its first word that says something.
+      return i > 0 && inside(words[i - 1]!) === turn ? [] : [turn.value]
+    })
+  }
+
+  same(x: string, y: string): boolean {
+    if (shareForm(x, y)) return true
+    const own = formsOf(x).flatMap((form) => this.#sets.get(form) ?? [])
+    return own.length > 0 && formsOf(y).some((form) => this.#sets.get(form)?.some((set) => own.includes(set)))
+  }
+}
