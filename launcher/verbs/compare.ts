@@ -1,5 +1,5 @@
 import { covered, fixedFacetsOf } from '@idolon/core'
-import { compareReadings, createReader, Synonyms } from '@idolon/core/reader'
+import { compareReadings, createReader, Kin, Synonyms } from '@idolon/core/reader'
 import { draftOf } from './given-draft.ts'
 import { answerTexts, badLine } from './lines.ts'
 import { jsonTable, table } from './tables.ts'
@@ -7,7 +7,7 @@ import { jsonTable, table } from './tables.ts'
 /** `./idolon compare`: what two prompts have in common and where they part. Each is a text, or an object as `check` takes it. */
 export async function compare(args: string[]): Promise<number> {
   const reader = createReader(await table('words'), await table('reader'))
-  const synonyms = new Synonyms(await jsonTable<string[]>('same'))
+  const synonyms = new Synonyms(await jsonTable<string[]>('same'), new Kin(await table('kin'), reader.words))
   const saidIn = (given: unknown) => {
     const { draft } = draftOf(typeof given === 'string' ? { text: given } : given)
     const { phrases, leaveOut, settings } = reader.read(draft.text, fixedFacetsOf(draft.marks))

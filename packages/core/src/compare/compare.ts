@@ -23,6 +23,8 @@ export type Said = Pick<Reading, 'phrases' | 'leaveOut' | 'settings'>
 const WEIGHT: Readonly<Record<Facet, number>> = { subject: 4, action: 2, setting: 2.5, detail: 1.2, moment: 1.5, medium: 1.5, lettering: 1.2, framing: 1, light: 1, colour: 1, technique: 0.7, mood: 0.6 }
 /** The word a phrase is about counts for so many others. */
 const HEAD = 3
+/** What a kind of a thing, or what a thing is a kind of, counts of the thing itself. */
+const CLOSE = 0.6
 const NEAR = 0.65
 const NEAR_SUBJECT = 0.5
 
@@ -41,7 +43,7 @@ function shared(sides: readonly (readonly [words: readonly SaidWord[], weights: 
     words.forEach((word, k) => {
       if (!counts(word, side)) return
       sum += weights[k]!
-      if (word.match) same += weights[k]!
+      same += weights[k]! * (word.match ? 1 : word.close ? CLOSE : 0)
     })
   })
   return sum ? same / sum : 1

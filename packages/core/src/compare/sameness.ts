@@ -1,13 +1,17 @@
 import { SAME } from '../check/senses.ts'
 import { singularOf } from '../english/noun.ts'
+import type { Kin } from '../glossary/kin.ts'
 import { listed, TermFinder } from '../glossary/term-finder.ts'
-import type { PlainWord } from './plain-words.ts'
+import { SAME_WORDS } from './same-words.ts'
+import { type PlainWord, plainWords } from './plain-words.ts'
 
 /** Which words say the same. */
 export interface Sameness {
   /** The words of a text as they are compared; a turn of several words that has a meaning of its own is one. */
   termsOf(text: string, words: readonly PlainWord[]): string[]
   same(x: string, y: string): boolean
+  /** Whether one is a kind of the other. */
+  close?(x: string, y: string): boolean
 }
 
 const VOWEL = /[aeiouy]/
@@ -49,23 +53,34 @@ export const sameForms: Sameness = {
 const DIGITS = new Map('one two three four five six seven eight nine ten eleven twelve'.split(' ').map((word, i) => [word, String(i + 1)]))
 const number = (word: string) => DIGITS.get(word) ?? word
 
+/** Steps in the tree of kinds between two words that are close: a hound and a dog, a gentleman and a man. */
+const CLOSE = 2
+
 /** Words are the same when they are forms of one word or stand in one set of synonyms. */
 export class Synonyms implements Sameness {
   readonly #sets = new Map<string, number[]>()
   readonly #turns: TermFinder<string>
 
-  /** `same` are the sets of packages/core/tables/same.json: words of one meaning, with commas between. */
-  constructor(same: readonly string[]) {
+  /** `same` are the sets of packages/core/tables/same.json: words of one meaning, with commas between. Without `kin`, no words are close. */
+  constructor(
+    same: readonly string[],
+    private readonly kin?: Kin,
+  ) {
     const turns: (readonly [string, string])[] = []
     const add = (word: string, set: number) => {
       const sets = this.#sets.get(word)
       if (sets) sets.push(set)
       else this.#sets.set(word, [set])
-      if (/[ -]/.test(word)) turns.push([word, word])
+      if (plainWords(word).length > 1) turns.push([word, word])
     }
-    const own = SAME.trim().split('\n')
+    const own = [...SAME.trim().split('\n'), ...SAME_WORDS.trim().split('\n')]
     ;[...own, ...same].forEach((line, set) => {
-      for (const [word] of listed(line, set)) add(word, set)
+      for (const [word] of listed(line, set)) {
+        add(word, set)
+        // “at sea” is no turn of its own, but the sea.
+        const [only, more] = plainWords(word)
+        if (only && !more && only.word !== word) add(only.word, set)
+      }
     })
     this.#turns = new TermFinder(turns)
   }
@@ -85,5 +100,11 @@ export class Synonyms implements Sameness {
     if (shareForm(x, y)) return true
     const own = formsOf(x).flatMap((form) => this.#sets.get(form) ?? [])
     return own.length > 0 && formsOf(y).some((form) => this.#sets.get(form)?.some((set) => own.includes(set)))
+  }
+
+  close(x: string, y: string): boolean {
+    if (!this.kin) return false
+    const steps = Math.max(this.kin.below(x, y), this.kin.below(y, x))
+    return steps >= 0 && steps <= CLOSE
   }
 }

@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { compareReadings } from '../src/compare/compare.ts'
+import { Synonyms } from '../src/compare/sameness.ts'
+import { Kin } from '../src/glossary/kin.ts'
+import { createReader } from '../src/reader.ts'
+
+const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import.meta.url))
+const reader = createReader(table('words.bin'), table('reader.bin'))
+const synonyms = new Synonyms(JSON.parse(table('same.json').toString('utf8')) as string[], new Kin(table('kin.bin'), reader.words))
+const compare = (a: string, b: string) => compareReadings(reader.read(a), reader.read(b), synonyms)
+const changes = (a: string, b: string) => compare(a, b).differences.map(({ change, facet, a: x, b: y }) => `${change} ${facet ?? ''}: ${x ?? ''} > ${y ?? ''}`)
+
+/** Pairs of the files in compare-cases: two prompts, whether they are near, and the differences a person finds. */
+const pairs = ['first', 'second'].flatMap((name) =>
+  readFileSync(new URL(`../compare-cases/${name}.txt`, import.meta.url), 'utf8')
+    .replace(/^#.*\n/gm, '')
+    .trim()
+    .split(/\n\n+/)
+    .map((block) => {
+      const [, a = '', b = '', kind = '', list = ''] = /^([\s\S]*?)\n=\n([\s\S]*?)\n-> (near|far);?(.*)$/.exec(block) ?? []
+      return { a, b, near: kind === 'near', differences: list.split(';').map((one) => one.trim()).filter(Boolean) }
+    }),
+)
+
+describe('comparing two prompts', () => {
+  it('takes order, lists or sentences and other words for the same as no difference', () => {
+    expect(changes('a red fox in the snow, dusk, gouache', 'Gouache. At dusk a red fox in the snow.')).toEqual([])
+    expect(changes('an elderly man asleep by the hearth', 'an old gentleman sleeping by the fireplace')).toEqual([])
+  })
+
+  it('names what changed by its facet', () => {
+    expect(changes('an owl on a post, at night, linocut', 'an owl on a post, at dawn, linocut')).toEqual(['changed moment: night > dawn'])
+    expect(changes('an owl on a post, linocut', 'an owl on a post, low angle, linocut')).toEqual(['added framing:  > low angle'])
+  })
+
+  it('is near where the picture is the same but for a trait, and far where the subject is another', () => {
+    expect(compare('three sheep on a cliff, overcast, charcoal', 'five sheep on a cliff, overcast, charcoal').near).toBe(true)
+    expect(compare('a tulip, watercolour', 'a lighthouse, watercolour').near).toBe(false)
+    expect(compare('', '')).toEqual({ near: true, score: 1, differences: [] })
+  })
+
+  it('agrees with people on the labelled pairs', () => {
+    let [near, found, said, wanted] = [0, 0, 0, 0]
+    for (const pair of pairs) {
+      const result = compare(pair.a, pair.b)
+      if (result.near === pair.near) near++
+      if (!pair.near) continue
+      const rest = result.differences.map(({ change, facet }) => `${change} ${facet ?? ''}`)
+      said += rest.length
+      wanted += pair.differences.length
+      for (const one of pair.differences) {
+        const at = rest.indexOf(one)
+        if (at < 0) continue
+        rest.splice(at, 1)
+        found++
+      }
+    }
+    expect(pairs).toHaveLength(80)
+    expect(near / pairs.length).toBeGreaterThan(0.97)
+    expect(found / wanted).toBeGreaterThan(0.84)
+    expect(found / said).toBeGreaterThan(0.8)
+  })
+})
