@@ -41,3 +41,17 @@ export const forgetPhrase = route({
   summary: 'No longer keeps a phrase.',
   params: Type.Object({ project: Id, phrase: Id }, closed),
 })
+
+/** How many proofs of versions that say a phrase were kept, of those that got a verdict, on one engine. */
+export const PhraseCount = Type.Object({ phrase: Type.String(), engine: Type.String(), revision: Type.String(), kept: Type.Integer(), tried: Type.Integer() }, { title: 'PhraseCount' })
+export type PhraseCount = Static<typeof PhraseCount>
+export const countPhrases = route({
+  id: 'countPhrases',
+  method: 'post',
+  path: '/api/projects/:project/phrase-counts',
+  summary: 'Kept of tried for phrases, by engine, over all prompts of a project. Case, articles and punctuation make no difference.',
+  params: Type.Object({ project: Id }, closed),
+  body: Type.Object({ phrases: Type.Array(Type.String({ maxLength: 2_000 }), { maxItems: 300 }) }, closed),
+  answer: Type.Array(PhraseCount),
+  status: 200,
+})

@@ -15,6 +15,8 @@ export const PROBLEMS = {
   'not-connected': 422,
   'no-key': 422,
   'rules-contradict': 422,
+  'over-ceiling': 409,
+  'not-a-picture': 422,
   'not-now': 409,
   'name-taken': 409,
   'project-archived': 409,

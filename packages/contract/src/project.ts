@@ -15,6 +15,9 @@ export const Project = Type.Object(
     proofs: Type.Integer(),
     keepers: Type.Integer(),
     spent: Type.Array(Amount),
+    currency: Type.String(),
+    rates: Type.Array(Type.Object({ unit: Type.String(), price: Type.Number() })),
+    ceiling: Type.Union([Type.Object({ unit: Type.String(), amount: Type.Number() }), Type.Null()]),
   },
   { title: 'Project' },
 )

@@ -69,6 +69,7 @@ export const createPrompt = route({
           description: 'Without a version: the version of the best proof, else the newest, else the draft.',
         }),
       ),
+      change: Type.Optional(Type.Object({ proof: Id, strength: Type.Integer({ minimum: 0, maximum: 100 }), text: Type.Optional(Type.String({ maxLength: 4_000 })) }, { ...closed, description: 'A change instruction: the draft says how to change this proof, which it starts from.' })),
     },
     closed,
   ),

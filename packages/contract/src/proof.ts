@@ -1,4 +1,4 @@
-import { Output } from '@idolon/core'
+import { Fault, Output } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { Amount } from './project.ts'
 import { closed, Id, Instant, orNull, plainText, Sha256 } from './primitives.ts'
@@ -26,6 +26,11 @@ export const ProofState = Type.Union(
 )
 export type ProofState = Static<typeof ProofState>
 
+const share = Type.Number({ minimum: 0, maximum: 1 })
+/** Where a fault lies: a rectangle in shares of the picture's width and height, from its upper left corner. */
+export const Region = Type.Object({ fault: Fault, x: share, y: share, width: share, height: share }, { title: 'Region', additionalProperties: false })
+export type Region = Static<typeof Region>
+
 /** One picture that came back, or is still to come, with all that made it. */
 export const Proof = Type.Object(
   {
@@ -48,7 +53,12 @@ export const Proof = Type.Object(
     askedAt: Instant,
     storedAt: orNull(Instant),
     verdict: orNull(Verdict),
+    faults: Type.Array(Fault),
+    regions: Type.Array(Region),
     note: Type.String(),
+    rank: orNull(Type.Integer({ minimum: 1, description: 'Among the judged proofs of its prompt, 1 the best.' })),
+    parentId: orNull(Type.String({ description: 'The proof it started from.' })),
+    broughtIn: Type.Boolean({ description: 'Made elsewhere and brought in by hand.' }),
   },
   { title: 'Proof' },
 )
@@ -85,10 +95,39 @@ export const changeProof = route({
   id: 'changeProof',
   method: 'patch',
   path: '/api/proofs/:proof',
-  summary: 'Sets the verdict or the note of a proof.',
+  summary: 'Sets the verdict, the faults and where they lie, or the note of a proof.',
   params,
-  body: Type.Object({ verdict: Type.Optional(orNull(Verdict)), note: Type.Optional(plainText(4_000)) }, closed),
+  body: Type.Object(
+    { verdict: Type.Optional(orNull(Verdict)), note: Type.Optional(plainText(4_000)), faults: Type.Optional(Type.Array(Fault, { maxItems: 8 })), regions: Type.Optional(Type.Array(Region, { maxItems: 40 })) },
+    closed,
+  ),
   answer: Proof,
+})
+export const changeProofs = route({
+  id: 'changeProofs',
+  method: 'post',
+  path: '/api/proofs/change',
+  summary: 'Sets a verdict, adds or takes away faults, or puts into the bin, on many proofs at once. Those without a picture get no verdict.',
+  body: Type.Object(
+    {
+      proofs: Type.Array(Id, { minItems: 1, maxItems: 2_000 }),
+      verdict: Type.Optional(orNull(Verdict)),
+      addFaults: Type.Optional(Type.Array(Fault, { maxItems: 8 })),
+      removeFaults: Type.Optional(Type.Array(Fault, { maxItems: 8 })),
+      note: Type.Optional(plainText(4_000, { description: 'Added as a line of its own to what each note says.' })),
+      deleted: Type.Optional(Type.Boolean()),
+    },
+    closed,
+  ),
+  answer: Type.Object({ changed: Type.Integer() }),
+})
+export const countFaultsOf = route({
+  id: 'countFaultsOf',
+  method: 'get',
+  path: '/api/fault-counts',
+  summary: 'How often each fault was seen in what each engine made, over proofs that have a verdict or a fault.',
+  query: Type.Object({ project: Type.Optional(Id) }, closed),
+  answer: Type.Array(Type.Object({ engine: Type.String(), revision: Type.String(), fault: Fault, count: Type.Integer(), of: Type.Integer() })),
 })
 export const askAgain = route({
   id: 'askAgain',

@@ -1,13 +1,18 @@
+import { dropAside, listAsides, putAside } from './aside.ts'
+import { listBin, putBack, removeForGood } from './bin.ts'
 import { keepSecret, listEngines, practise, previewRequest, removeEngine, saveEngine, switchEngine, tryEngine } from './engine.ts'
 import { readHealth } from './health.ts'
+import { addJudgement, judgementsOf, takeBackJudgement } from './judgement.ts'
+import { setMoney, sumLedger } from './money.ts'
 import { changeProject, createProject, listProjects, readLedger } from './project.ts'
-import { forgetPhrase, keepPhrase, listPhrases } from './phrase.ts'
+import { countPhrases, forgetPhrase, keepPhrase, listPhrases } from './phrase.ts'
 import { changePrompt, createPrompt, deletePrompt, putBackPrompt, readPrompt, saveEdits } from './prompt.ts'
-import { askAgain, changeProof, listProofs, readProof } from './proof.ts'
+import { askAgain, changeProof, changeProofs, countFaultsOf, listProofs, readProof } from './proof.ts'
 import type { Route } from './route.ts'
 import { promptsBreakingRules, readRules, setRules } from './rules.ts'
-import { listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
+import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
 import { listTags, searchShelf } from './shelf.ts'
+import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
 
@@ -54,5 +59,25 @@ export const ROUTES = [
   listProofs,
   readProof,
   changeProof,
+  changeProofs,
+  countFaultsOf,
+  compareProofs,
   askAgain,
+  bringIn,
+  readSheet,
+  makeClientSheet,
+  listClientSheets,
+  addComments,
+  addJudgement,
+  judgementsOf,
+  takeBackJudgement,
+  listAsides,
+  putAside,
+  dropAside,
+  listBin,
+  putBack,
+  removeForGood,
+  sumLedger,
+  setMoney,
+  countPhrases,
 ] as const satisfies readonly Route[]

@@ -1,6 +1,6 @@
-import { EngineChoice, Settings } from '@idolon/core'
+import { EngineChoice, settingKey, Settings, SettingValue } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, Instant, orNull } from './primitives.ts'
+import { closed, Id, Instant, orNull, Sha256 } from './primitives.ts'
 import { Amount } from './project.ts'
 import { Proof } from './proof.ts'
 import { route } from './route.ts'
@@ -19,6 +19,8 @@ export const Run = Type.Object(
     changes: Type.Array(Type.String({ description: 'What changed from the run before: engines and settings.' })),
     askedAt: Instant,
     stoppedAt: orNull(Instant),
+    byHand: Type.Boolean({ description: 'Waits for pictures made elsewhere to be brought in; stopping it ends that.' }),
+    sweep: orNull(Type.Object({ key: Type.String(), values: Type.Array(SettingValue) })),
     cost: Type.Array(Amount),
     proofs: Type.Array(Proof),
   },
@@ -36,7 +38,13 @@ export const startRun = route({
   summary: 'Freezes the draft as a version and asks its engines for proofs. Refused when the draft is no longer at that revision. The run has the id given: asking twice makes one.',
   params: ofPrompt,
   body: Type.Object(
-    { id: Id, revision: Type.Integer({ minimum: 0 }) },
+    {
+      id: Id,
+      revision: Type.Integer({ minimum: 0 }),
+      seed: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: 2 ** 31 - 2, description: "Of the first result of each engine, instead of the draft's; null: a new one." }))),
+      sweep: Type.Optional(Type.Object({ key: settingKey, values: Type.Array(SettingValue, { minItems: 2, maxItems: 12 }) }, { ...closed, description: 'One setting at each of these values, everything else and the seeds alike.' })),
+      byHand: Type.Optional(Type.Object({ engine: EngineChoice }, { ...closed, description: 'Nothing is asked for: the run waits for pictures of this engine to be brought in.' })),
+    },
     closed,
   ),
   answer: Run,
@@ -68,6 +76,20 @@ export const readRun = route({
   path: '/api/runs/:run',
   summary: 'One run with its proofs.',
   params,
+  answer: Run,
+})
+export const BroughtIn = Type.Object(
+  { sha256: Sha256, seed: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER }))), settings: Type.Optional(Settings) },
+  { title: 'BroughtIn', additionalProperties: false },
+)
+export type BroughtIn = Static<typeof BroughtIn>
+export const bringIn = route({
+  id: 'bringIn',
+  method: 'post',
+  path: '/api/runs/:run/pictures',
+  summary: "Pictures made elsewhere join a run that waits for them, at the cost of the engine's profile. A picture that the run has already is not added again.",
+  params,
+  body: Type.Object({ pictures: Type.Array(BroughtIn, { minItems: 1, maxItems: 100 }) }, closed),
   answer: Run,
 })
 export const stopRun = route({

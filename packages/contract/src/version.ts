@@ -1,6 +1,7 @@
-import { EngineChoice, Settings, VersionBody } from '@idolon/core'
+import { EngineChoice, Fault, Settings, VersionBody } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, plainText } from './primitives.ts'
+import { Amount } from './project.ts'
 import { Proof } from './proof.ts'
 import { route } from './route.ts'
 
@@ -19,6 +20,11 @@ export const Version = Type.Object(
     bestProof: orNull(Proof),
     proofs: Type.Integer(),
     keepers: Type.Integer(),
+    maybes: Type.Integer(),
+    dropped: Type.Integer(),
+    faults: Type.Array(Type.Object({ fault: Fault, count: Type.Integer() }), { description: 'The faults of its proofs, the most frequent first.' }),
+    cost: Type.Array(Amount),
+    triedWith: Type.Array(Type.String({ description: 'The engines of its runs, each once.' })),
   },
   { title: 'Version' },
 )

@@ -4,6 +4,8 @@ import pg from 'pg'
 import { pino } from 'pino'
 import { connectDatabase } from './database/connect.ts'
 import { migrate } from './database/migrate.ts'
+import { Asides } from './asides/service.ts'
+import { Bin } from './bin/service.ts'
 import { Drafts } from './drafts/service.ts'
 import { Engines } from './engines/engines.ts'
 import { EngineSecrets } from './engines/secrets.ts'
@@ -13,6 +15,7 @@ import { Rules } from './house-rules/service.ts'
 import { createApp } from './http/app.ts'
 import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
 import { startJobs } from './jobs/worker.ts'
+import { Judging } from './judging/service.ts'
 import { Phrases } from './phrases/service.ts'
 import { Projects } from './projects/service.ts'
 import { Prompts } from './prompts/service.ts'
@@ -23,6 +26,7 @@ import { Runs } from './runs/service.ts'
 import { Sealer } from './security/sealed.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
+import { ClientSheets } from './sheets/service.ts'
 import { Terms } from './terms/service.ts'
 import { Versions } from './versions/service.ts'
 
@@ -51,6 +55,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   const queue = new ProofQueue(settings.databaseUrl, log)
   await queue.open()
   const index = new SearchIndex(db)
+  const judging = new Judging(db)
   const closers: (() => unknown)[] = []
   let address: string | undefined
 
@@ -60,6 +65,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
       streams.resetAll()
     })
     await listener.open()
+    const proofs = new Proofs(db, queue)
     let port = settings.port
     const app = createApp(
       {
@@ -75,7 +81,11 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         drafts: new Drafts(db),
         versions: new Versions(db),
         runs: new Runs(db, engines, queue),
-        proofs: new Proofs(db, queue),
+        proofs,
+        judging,
+        asides: new Asides(db),
+        bin: new Bin(db),
+        sheets: new ClientSheets(db, proofs),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )
@@ -97,7 +107,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   }
   if (settings.roles.has('jobs')) {
     const maker = new ProofMaker(db, engines, log)
-    const stop = await startJobs({ db, queue, maker, index, log })
+    const stop = await startJobs({ db, queue, maker, index, judging, log })
     closers.push(stop, await wakeOnNotify(settings.databaseUrl, () => queue.wake()))
   }
   return {

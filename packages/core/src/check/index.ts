@@ -48,6 +48,9 @@ export const CHECKS: Readonly<Record<FindingKind, Check>> = {
   'house-rule': houseRule,
 }
 
+/** What a change instruction is right to do, or need not do: it speaks to somebody, takes things away and leaves the picture as it is. */
+const NOT_OF_A_CHANGE: ReadonlySet<string> = new Set<FindingKind>(['lead-verb', 'negation-in-text', 'missing-facet', 'vague-subject', 'small-subject', 'crowd', 'drags-in', 'filler'])
+
 const WEIGHT = { stop: 0, caution: 1, tip: 2 } as const
 const placeOf = ({ where }: Finding) => (where?.in === 'text' ? where.start : Number.MAX_SAFE_INTEGER)
 
@@ -64,8 +67,9 @@ export const brokenRules = (draft: Draft, reading: Reading, language: Language, 
  */
 export function checkDraft(draft: Draft, reading: Reading, language: Language, around: Around = {}): Finding[] {
   const checked = new Checked(draft, reading, language, around)
-  return Object.values(CHECKS)
-    .flatMap((check) => check(checked))
+  return Object.entries(CHECKS)
+    .filter(([kind]) => draft.kind !== 'change' || !NOT_OF_A_CHANGE.has(kind))
+    .flatMap(([, check]) => check(checked))
     .filter((finding) => !isWaived(draft, finding))
     .sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity] || placeOf(a) - placeOf(b))
 }

@@ -30,6 +30,11 @@ export const unsupported: Check = ({ draft, engine, phrases }) => {
     const { [key]: _, ...settings } = draft.settings
     found.push({ kind: 'unsupported', severity: 'caution', where: { in: 'settings', key }, reason: `${engine.name} has no ${LABELS[key] ?? key}; the value is ignored.`, fix: { label: `Clear ${LABELS[key] ?? key}`, edits: [edited(draft, [], { settings })], safe: false } })
   }
+  const untaken = draft.references.filter(({ role }) => !engine.references?.includes(role))
+  if (untaken.length) {
+    const none = !engine.references?.length
+    found.push({ kind: 'unsupported', severity: untaken.some(({ role }) => role === 'base') ? 'stop' : 'caution', reason: `${engine.name} takes no reference ${none ? 'pictures' : `as ${[...new Set(untaken.map(({ role }) => role))].join(', ')}`}; ${untaken.length === 1 ? 'it' : 'they'} would not be sent.` })
+  }
   if (engine.emphasis === 'none') {
     for (const mark of draft.marks) {
       if (mark.kind !== 'emphasis') continue

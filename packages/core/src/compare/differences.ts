@@ -1,4 +1,4 @@
-import type { Draft, EngineChoice, ReferenceUse } from '../draft/draft.ts'
+import { type Draft, type EngineChoice, nameOfChoice, type ReferenceUse } from '../draft/draft.ts'
 import { applyEdit, type Edit, editBetween } from '../draft/edit.ts'
 import { addMark, type Mark, markKey, marksWithout } from '../draft/mark.ts'
 import { mapMarks } from '../draft/text-change.ts'
@@ -22,7 +22,6 @@ interface Parts {
 type Unit = Difference & { parts: Parts }
 
 const LEVELS = ['much less', 'less', 'plain', 'more', 'much more']
-const engineName = ({ engine, revision }: EngineChoice) => (revision === undefined ? engine : `${engine} ${revision}`)
 const referenceName = ({ reference, role, strength }: ReferenceUse) => `${reference} ${role} ${strength}`
 const gap = (text: string) => text.trim().replace(/^[,;.\s]+|[,;\s]+$/g, '')
 
@@ -44,7 +43,7 @@ export class Differences {
     phrasesB: readonly Phrase[],
   ) {
     this.#leaveOut = mergedList(a.leaveOut, b.leaveOut, (entry) => entry)
-    this.#engines = mergedList(a.engines, b.engines, engineName)
+    this.#engines = mergedList(a.engines, b.engines, nameOfChoice)
     this.#references = mergedList(a.references, b.references, referenceName)
     this.#units = [...this.#ofText(phrasesA, phrasesB), ...this.#ofLeaveOuts(), ...this.#ofSettings(), ...this.#ofEngines(), ...this.#ofReferences()]
     this.#units.push(...this.#ofMarks(phrasesA, phrasesB))
@@ -109,7 +108,7 @@ export class Differences {
 
   /** One engine instead of another is one change. */
   #ofEngines(): Unit[] {
-    return paired(this.#ofEntries(this.#engines, engineName, (engines) => ({ engines }), 'engine'), () => true)
+    return paired(this.#ofEntries(this.#engines, nameOfChoice, (engines) => ({ engines }), 'engine'), () => true)
   }
 
   /** The same picture in the same role with another strength is one change. */
@@ -174,6 +173,7 @@ export class Differences {
       engines: chosenList(this.#engines, entries),
       references: chosenList(this.#references, entries),
       settings,
+      ...(this.a.kind ? { kind: this.a.kind } : {}),
     }
     return editBetween(this.a, after, changes)
   }

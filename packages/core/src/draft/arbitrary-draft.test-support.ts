@@ -26,7 +26,7 @@ export const anyDraft: fc.Arbitrary<Draft> = text.chain((words) =>
     marks: marksOn(words.length),
     leaveOut: fc.array(fc.constantFrom('people', 'text', 'blur'), { maxLength: 4 }),
     settings: fc.dictionary(fc.constantFrom('seed', 'count', 'aspectRatio'), fc.oneof(fc.nat(9), fc.constant('3:2')), { noNullPrototype: true }),
-    engines: fc.array(fc.constantFrom({ engine: 'burin' }, { engine: 'burin', revision: '1' }), { maxLength: 2 }),
+    engines: fc.array(fc.constantFrom({ engine: 'burin' }, { engine: 'burin', revision: '1' }, { engine: 'burin', settings: { count: 2 } }), { maxLength: 2 }),
     references: fc.constant(emptyDraft().references),
   }),
 )

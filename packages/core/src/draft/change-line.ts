@@ -1,4 +1,4 @@
-import type { EngineChoice, Settings, VersionBody } from './draft.ts'
+import { type EngineChoice, nameOfChoice, type Settings, type VersionBody } from './draft.ts'
 import type { Mark } from './mark.ts'
 import { wordDiff } from './word-diff.ts'
 
@@ -77,7 +77,7 @@ export function runChanges(
   after: { engines: EngineChoice[]; settings: Settings },
 ): string[] {
   const lines: string[] = []
-  const names = (engines: EngineChoice[]) => engines.map((e) => (e.revision ? `${e.engine} ${e.revision}` : e.engine)).join(', ')
+  const names = (engines: EngineChoice[]) => engines.map(nameOfChoice).join('; ')
   if (names(before.engines) !== names(after.engines)) lines.push(`${names(before.engines) || 'no engine'} to ${names(after.engines) || 'no engine'}`)
   for (const key of new Set([...Object.keys(before.settings), ...Object.keys(after.settings)])) {
     const [a, b] = [before.settings[key], after.settings[key]]

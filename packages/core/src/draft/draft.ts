@@ -25,21 +25,21 @@ export const EngineChoice = Type.Object(
     revision: Type.Optional(
       Type.String({ minLength: 1, maxLength: 60, description: 'The newest of the engine when absent.' }),
     ),
+    settings: Type.Optional(Type.Unsafe<Settings>({ ...Settings, description: "What holds for this engine instead of the draft's own settings: aspect ratio, results and the rest." })),
   },
   { title: 'EngineChoice', additionalProperties: false },
 )
 export type EngineChoice = Static<typeof EngineChoice>
 
+/** What a reference picture is for: the picture to start from, or what of it to follow. */
+export const ReferenceRole = Type.Union([Type.Literal('base'), Type.Literal('layout'), Type.Literal('palette'), Type.Literal('person'), Type.Literal('finish')], { title: 'ReferenceRole' })
+export type ReferenceRole = Static<typeof ReferenceRole>
+export const REFERENCE_ROLES = ['base', 'layout', 'palette', 'person', 'finish'] as const satisfies readonly ReferenceRole[]
+
 export const ReferenceUse = Type.Object(
   {
-    reference: Type.String({ minLength: 1, maxLength: 100 }),
-    role: Type.Union([
-      Type.Literal('base'),
-      Type.Literal('layout'),
-      Type.Literal('palette'),
-      Type.Literal('person'),
-      Type.Literal('finish'),
-    ]),
+    reference: Type.String({ minLength: 1, maxLength: 100, description: 'A picture by its SHA-256, or a proof by its id.' }),
+    role: ReferenceRole,
     strength: Type.Integer({ minimum: 0, maximum: 100 }),
   },
   { title: 'ReferenceUse', additionalProperties: false },
@@ -57,13 +57,14 @@ export const Draft = Type.Object(
     settings: Settings,
     engines: Type.Array(EngineChoice, { maxItems: 12 }),
     references: Type.Array(ReferenceUse, { maxItems: 12 }),
+    kind: Type.Optional(Type.Literal('change', { description: 'Says how to change the picture it starts from, instead of what the picture shows.' })),
   },
   { title: 'Draft', additionalProperties: false },
 )
 export type Draft = Static<typeof Draft>
 
 /** The frozen part of a draft: what a version keeps. Settings and engines belong to a run. */
-export const VersionBody = Type.Pick(Draft, ['text', 'marks', 'leaveOut', 'references'], {
+export const VersionBody = Type.Pick(Draft, ['text', 'marks', 'leaveOut', 'references', 'kind'], {
   title: 'VersionBody',
   additionalProperties: false,
 })
@@ -78,9 +79,17 @@ export const emptyDraft = (): Draft => ({
   references: [],
 })
 
-export const versionBodyOf = ({ text, marks, leaveOut, references }: VersionBody): VersionBody => ({
+export const versionBodyOf = ({ text, marks, leaveOut, references, kind }: VersionBody): VersionBody => ({
   text,
   marks,
   leaveOut,
   references,
+  ...(kind ? { kind } : {}),
 })
+
+/** What holds for an engine of a draft: its own settings before the draft's. */
+export const settingsFor = (draft: Pick<Draft, 'settings'>, choice: EngineChoice): Settings => ({ ...draft.settings, ...choice.settings })
+
+/** “burin 2, aspectRatio 3:2”: equal for two choices exactly when they ask for the same. */
+export const nameOfChoice = ({ engine, revision, settings }: EngineChoice): string =>
+  [revision === undefined ? engine : `${engine} ${revision}`, ...Object.entries(settings ?? {}).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, value]) => `${key} ${value}`)].join(', ')

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { emptyDraft, EngineChoice, LeaveOutEntry, MAX_LEAVE_OUT, MAX_TEXT, ReferenceUse, settingKey, SettingValue, versionBodyOf } from './draft.ts'
+import { emptyDraft, EngineChoice, LeaveOutEntry, MAX_LEAVE_OUT, MAX_TEXT, nameOfChoice, ReferenceUse, settingKey, SettingValue, versionBodyOf } from './draft.ts'
 import type { Draft, Settings, VersionBody } from './draft.ts'
 import { addMark, Mark, marksWithout } from './mark.ts'
 import { applySplice, spliceBetween, spliceFits, spliceOf } from './splice.ts'
@@ -85,6 +85,7 @@ export function applyEdit(draft: Draft, edit: Edit): Draft {
     settings: edit.settings ? changeSettings(draft.settings, edit.settings) : draft.settings,
     engines: changeList(draft.engines, edit.engines, 'the list of engines'),
     references: changeList(draft.references, edit.references, 'the list of references'),
+    ...(draft.kind ? { kind: draft.kind } : {}),
   }
 }
 
@@ -95,7 +96,7 @@ export function invertEdit(draft: Draft, edit: Edit): Edit {
 }
 
 const same = (a: unknown, b: unknown) => a === b
-const sameEngine = (a: EngineChoice, b: EngineChoice) => a.engine === b.engine && a.revision === b.revision
+const sameEngine = (a: EngineChoice, b: EngineChoice) => nameOfChoice(a) === nameOfChoice(b)
 const sameReference = (a: ReferenceUse, b: ReferenceUse) =>
   a.reference === b.reference && a.role === b.role && a.strength === b.strength
 

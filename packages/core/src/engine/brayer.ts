@@ -24,6 +24,7 @@ export const brayer1: EngineProfile = {
   ],
   costUnit: 'credit',
   honoursIdempotencyKey: true,
+  references: ['base', 'layout', 'palette', 'person', 'finish'],
   figures: 3,
   lettering: 0,
   facetOrder: ['subject', 'detail', 'action', 'setting', 'moment', 'light', 'colour', 'framing', 'medium', 'technique', 'mood', 'lettering'],

@@ -33,6 +33,7 @@ export const burin1: EngineProfile = {
   ],
   costUnit: 'credit',
   honoursIdempotencyKey: true,
+  references: ['base', 'layout', 'palette', 'person', 'finish'],
   figures: 5,
   lettering: 3,
   notes: 'Reads whole sentences and draws in a painterly hand. Ignores the leave-out list; what comes early in the text weighs more. Holds numbers well and forgets now and then where the light comes from.',

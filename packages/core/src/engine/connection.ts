@@ -43,7 +43,7 @@ export const Connection = Type.Object(
 export type Connection = Static<typeof Connection>
 
 /** What a body and its headers may name. */
-export const REQUEST_NAMES = ['prompt', 'leaveOut', 'weights', 'width', 'height', 'aspectRatio', 'seed', 'count', 'settings', 'engine', 'revision', 'key'] as const
+export const REQUEST_NAMES = ['prompt', 'leaveOut', 'weights', 'width', 'height', 'aspectRatio', 'seed', 'count', 'settings', 'references', 'engine', 'revision', 'key'] as const
 export type RequestValues = Readonly<Partial<Record<(typeof REQUEST_NAMES)[number], unknown>>>
 
 const WHOLE = /^\{([a-zA-Z]+(?:\/[^{}]+)?)\}$/
@@ -93,7 +93,7 @@ export function atPointer(document: unknown, pointer: string): unknown {
 /** How the simulated engines are spoken to, at an address. */
 export const standinConnection = (address: string): Connection => ({
   url: `${address}/v1/pictures`,
-  body: { engine: '{engine}', revision: '{revision}', prompt: '{prompt}', leaveOut: '{leaveOut}', weights: '{weights}', width: '{width}', height: '{height}', count: 1, seed: '{seed}', settings: '{settings}' },
+  body: { engine: '{engine}', revision: '{revision}', prompt: '{prompt}', leaveOut: '{leaveOut}', weights: '{weights}', width: '{width}', height: '{height}', count: 1, seed: '{seed}', settings: '{settings}', references: '{references}' },
   keyHeader: 'idempotency-key',
   answer: { picture: { at: '/pictures/0/png', as: 'base64' }, seed: '/pictures/0/seed', error: '/detail' },
   concurrency: 4,

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
+import { ReferenceRole } from '../draft/draft.ts'
 import { Facet } from '../facet.ts'
 import { Connection } from './connection.ts'
 
@@ -75,6 +76,7 @@ export const EngineProfile = Type.Object(
     refuses: Type.Optional(Type.Array(Name, { maxItems: 20, description: 'Of the settings that engines usually take, those it does not: seed, aspectRatio, count.' })),
     figures: Type.Optional(Type.Integer({ minimum: 0, description: 'Figures it draws well in one picture.' })),
     lettering: Type.Optional(Type.Integer({ minimum: 0, description: 'Words it spells well in one picture.' })),
+    references: Type.Optional(Type.Array(ReferenceRole, { maxItems: 5, description: 'What reference pictures it takes; none where this is missing.' })),
     facetOrder: Type.Optional(Type.Array(Facet)),
     connection: Type.Optional(Connection),
     notes: Type.String({ maxLength: 4_000 }),

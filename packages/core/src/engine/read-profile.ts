@@ -30,8 +30,8 @@ export function contradictionsOf(profile: EngineProfile): ProfileProblem[] {
   })
   const keys = repeated(profile.settings.map(({ key }) => key))
   if (keys >= 0) say(`/settings/${keys}/key`, `Two settings have the key “${profile.settings[keys]!.key}”.`)
-  const ratios = repeated(profile.sizes.map(({ aspectRatio }) => aspectRatio))
-  if (ratios >= 0) say(`/sizes/${ratios}/aspectRatio`, `The aspect ratio ${profile.sizes[ratios]!.aspectRatio} stands twice.`)
+  const sizes = repeated(profile.sizes.map(({ aspectRatio, width }) => `${aspectRatio}, ${width} pixels wide,`))
+  if (sizes >= 0) say(`/sizes/${sizes}/aspectRatio`, `The aspect ratio ${profile.sizes[sizes]!.aspectRatio} stands twice with one width.`)
   profile.sizes.forEach(({ aspectRatio, width, height }, i) => {
     const [w = 1, h = 1] = aspectRatio.split(':').map(Number)
     if (Math.abs(width / height / (w / h) - 1) > 0.05) say(`/sizes/${i}`, `${width} by ${height} pixels is not ${aspectRatio}.`)

@@ -24,6 +24,7 @@ export const tympan1: EngineProfile = {
   ],
   costUnit: 'credit',
   honoursIdempotencyKey: true,
+  references: ['base', 'layout', 'palette', 'person', 'finish'],
   figures: 6,
   lettering: 0,
   notes: 'Reads a JSON object by facet and takes weights as a field of their own. Strong in line work and print looks; spoils lettering.',

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import type { Draft } from '../draft/draft.ts'
-import { Settings } from '../draft/draft.ts'
+import { ReferenceUse, Settings } from '../draft/draft.ts'
 import { type Facet, FACETS } from '../facet.ts'
 import type { EngineProfile, SettingProfile } from '../engine/profile.ts'
 import { covered, emphasisOf } from '../phrase/marks.ts'
@@ -25,6 +25,7 @@ export const Output = Type.Object(
       }),
     ),
     notes: Type.Array(Type.String()),
+    references: Type.Optional(Type.Array(ReferenceUse, { description: 'Pictures that go along, of the roles that the engine takes.' })),
     weights: Type.Optional(
       Type.Array(Type.Object({ text: Type.String(), weight: Type.Number({ description: '1 is plain.' }) }), {
         description: 'What weighs more or less, for an engine that takes weights as a field.',
@@ -67,9 +68,11 @@ const fitSetting = (profile: SettingProfile, value: number | string | undefined)
 
 export const DEFAULT_COUNT = 4
 
-/** The size an engine makes for the draft's aspect ratio; its first size when it has no such ratio. */
-export const sizeFor = (profile: EngineProfile, aspectRatio: number | string | undefined): EngineProfile['sizes'][number] =>
-  profile.sizes.find((size) => size.aspectRatio === aspectRatio) ?? profile.sizes[0]!
+/** The size an engine makes for an aspect ratio, of the width asked for where it has several; its first size when it has no such ratio. */
+export function sizeFor(profile: EngineProfile, { aspectRatio, width }: Settings): EngineProfile['sizes'][number] {
+  const fit = profile.sizes.filter((size) => size.aspectRatio === aspectRatio)
+  return fit.find((size) => size.width === width) ?? fit[0] ?? profile.sizes[0]!
+}
 
 export const countOf = (settings: Settings): number => {
   const count = settings['count']
@@ -78,7 +81,7 @@ export const countOf = (settings: Settings): number => {
 
 /** What `countOf(settings)` pictures cost, in the profile's unit. */
 export const costOf = (profile: EngineProfile, settings: Settings): number =>
-  sizeFor(profile, settings['aspectRatio']).cost * countOf(settings)
+  sizeFor(profile, settings).cost * countOf(settings)
 
 /** What each step of emphasis is as a weight; 1 is plain. */
 const WEIGHTS: Readonly<Record<number, number>> = { [-2]: 0.5, [-1]: 0.75, 1: 1.25, 2: 1.5 }
@@ -163,14 +166,16 @@ function lossesOf(draft: Draft, profile: EngineProfile, cut: Output['cut'], read
   if (unsaid.length) notes.push(unsaid.length === draft.leaveOut.length ? `${name} takes no leave-out list; it is not sent.` : `${name} takes no leave-out list; not sent: ${unsaid.join(', ')}.`)
   if (profile.emphasis === 'none' && draft.marks.some(({ kind }) => kind === 'emphasis')) notes.push(`${name} cannot be told what weighs more; all phrases weigh the same.`)
   const asked = draft.settings['aspectRatio']
-  const made = sizeFor(profile, asked).aspectRatio
+  const made = sizeFor(profile, draft.settings).aspectRatio
   if (asked !== undefined && asked !== made) notes.push(`${name} has no ${asked}; it makes ${made}.`)
+  const untaken = draft.references.filter(({ role }) => !profile.references?.includes(role))
+  if (untaken.length) notes.push(profile.references?.length ? `${name} takes no reference as ${untaken.map(({ role }) => role).join(', ')}; it is not sent.` : `${name} takes no reference pictures; none is sent.`)
   return notes
 }
 
 /** The fields an engine takes, within what it takes. */
-function settingsFor(draft: Draft, profile: EngineProfile): Settings {
-  const size = sizeFor(profile, draft.settings['aspectRatio'])
+function fieldsFor(draft: Draft, profile: EngineProfile): Settings {
+  const size = sizeFor(profile, draft.settings)
   const settings: Settings = { aspectRatio: size.aspectRatio, width: size.width, height: size.height, count: countOf(draft.settings) }
   if (typeof draft.settings['seed'] === 'number') settings['seed'] = draft.settings['seed']
   for (const setting of profile.settings) settings[setting.key] = fitSetting(setting, draft.settings[setting.key])
@@ -194,14 +199,17 @@ const withTyped = (draft: Draft, { settings, leaveOut }: Reading): Draft => ({
  * Without one it is sent as it is written.
  */
 export function outputFor(given: Draft, profile: EngineProfile, read?: ReadDraft): Output {
-  const draft = read ? withTyped(given, read.reading) : given
-  const written = !read ? asWritten(draft, profile) : profile.reads === 'json' ? asJson(draft, read, profile) : asRead(draft, read, profile)
+  // A change is an instruction: said in no other way, and nothing of it is taken for a setting.
+  const draft = read && given.kind !== 'change' ? withTyped(given, read.reading) : given
+  const references = draft.references.filter(({ role }) => profile.references?.includes(role))
+  const written = !read || given.kind === 'change' ? asWritten(draft, profile) : profile.reads === 'json' ? asJson(draft, read, profile) : asRead(draft, read, profile)
   return {
     ...written,
     leaveOut: profile.leaveOut ? draft.leaveOut.join(', ') : '',
-    settings: settingsFor(draft, profile),
+    settings: fieldsFor(draft, profile),
     used: lengthIn(profile.limit?.unit ?? 'characters', written.text),
     limit: profile.limit?.max ?? null,
+    ...(references.length ? { references } : {}),
     notes: lossesOf(draft, profile, written.cut, read),
   }
 }

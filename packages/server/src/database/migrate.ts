@@ -4,6 +4,7 @@ import { up as engineConnections } from './engine-connections-migration.ts'
 import { up as first } from './first-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
+import { up as tryLookJudge } from './try-look-judge-migration.ts'
 
 /** Forward only; a name never changes once it has landed. */
 const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
@@ -11,6 +12,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-25-kept-phrases', up: keptPhrases },
   { name: '2026-11-25-rules-glossary-engines', up: rulesGlossaryEngines },
   { name: '2026-11-25-engine-connections', up: engineConnections },
+  { name: '2026-11-26-try-look-judge', up: tryLookJudge },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

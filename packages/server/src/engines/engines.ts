@@ -1,17 +1,18 @@
 import type { Engine, EngineTry, RequestPreview } from '@idolon/contract'
-import { type Connection, contradictionsOf, emptyDraft, type EngineProfile, findEngine, type Output, outputFor, type RequestValues, SHIPPED_ENGINES, standinConnection } from '@idolon/core'
+import { type Connection, contradictionsOf, emptyDraft, type EngineProfile, findEngine, type Output, outputFor, type ReferenceRole, type RequestValues, SHIPPED_ENGINES, standinConnection } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
-import { takeInPng } from '../pictures/take-in.ts'
+import { NotAPicture, takeIn, type TakenIn } from '../pictures/take-in.ts'
 import type { AllowedAddresses } from '../providers/allowed-addresses.ts'
 import { Breaker } from '../providers/breaker.ts'
 import { EngineFailure } from '../providers/engine-failure.ts'
 import { type Picture, PictureEngines } from '../providers/picture-engine.ts'
 import type { EngineSecrets } from './secrets.ts'
-import { removeProfile, saveProfile, savedProfiles, statesOf, switchState } from './store.ts'
+import { intoBin } from '../bin/deleted-rows.ts'
+import { saveProfile, savedProfiles, statesOf, switchState } from './store.ts'
 import { usageByEngine } from './usage.ts'
 
 const sameEngine = (a: EngineProfile, b: EngineProfile) => a.id === b.id && a.revision === b.revision
@@ -20,10 +21,26 @@ const ships = (profile: EngineProfile) => SHIPPED_ENGINES.some((one) => sameEngi
 const AT_ONCE = 2
 const TRY_TEXT = 'A red fox in a meadow at dusk, gouache.'
 
+/** A reference picture as it goes along. */
+export interface SentReference {
+  role: ReferenceRole
+  strength: number
+  /** Base64. */
+  image: string
+}
+
+/** What came from an engine, taken in. @throws {EngineFailure} where it is no picture. */
+export async function takeInFrom(bytes: Buffer): Promise<TakenIn> {
+  return takeIn(bytes).catch((error: unknown) => {
+    if (error instanceof NotAPicture) throw new EngineFailure(`The engine answered, but what came is ${error.message}.`, { charged: 'yes', again: false })
+    throw error
+  })
+}
+
 /** What an engine is asked with, as its connection's template may name it. */
-export function requestValues(profile: EngineProfile, output: Output, seed: number, key: string): RequestValues {
+export function requestValues(profile: EngineProfile, output: Output, seed: number, key: string, references: readonly SentReference[] = []): RequestValues {
   const { width, height, aspectRatio, count: _count, seed: _seed, ...settings } = output.settings
-  return { prompt: output.text, ...(output.leaveOut ? { leaveOut: output.leaveOut } : {}), ...(output.weights?.length ? { weights: output.weights } : {}), width, height, aspectRatio, seed, count: 1, settings, engine: profile.id, revision: profile.revision, key }
+  return { prompt: output.text, ...(output.leaveOut ? { leaveOut: output.leaveOut } : {}), ...(output.weights?.length ? { weights: output.weights } : {}), ...(references.length ? { references } : {}), width, height, aspectRatio, seed, count: 1, settings, engine: profile.id, revision: profile.revision, key }
 }
 
 /** The engines this copy of Idolon knows, where each is spoken to, and what they have done so far. */
@@ -76,13 +93,13 @@ export class Engines {
   canCancel = (profile: EngineProfile): boolean => this.connectionOf(profile)?.cancel !== undefined
 
   /** Asks for one picture. @throws {EngineFailure} */
-  async ask(profile: EngineProfile, asked: { output: Output; seed: number; key: string; signal?: AbortSignal }): Promise<Picture> {
+  async ask(profile: EngineProfile, asked: { output: Output; references?: readonly SentReference[]; seed: number; key: string; signal?: AbortSignal }): Promise<Picture> {
     const connection = this.connectionOf(profile)
     if (!connection) throw new EngineFailure('This engine is not connected. Nothing was sent.', { charged: 'no', again: false })
     const { id, revision } = profile
     const secret = connection.headers ? await this.secrets.of(id, revision) : undefined
     return this.#breaker.through({ id: `${id} ${revision}`, name: profile.name }, connection.concurrency ?? AT_ONCE, () =>
-      this.#pictures.ask({ connection, secret, values: requestValues(profile, asked.output, asked.seed, asked.key), seed: asked.seed, key: asked.key, timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs, ...(asked.signal ? { signal: asked.signal } : {}) }),
+      this.#pictures.ask({ connection, secret, values: requestValues(profile, asked.output, asked.seed, asked.key, asked.references), seed: asked.seed, key: asked.key, timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs, ...(asked.signal ? { signal: asked.signal } : {}) }),
     )
   }
 
@@ -116,7 +133,7 @@ export class Engines {
     try {
       const answer = await this.ask(profile, { output, seed: 7, key: randomUUID() })
       cost = answer.cost ?? size.cost
-      const { thumbnail, width, height } = await takeInPng(answer.bytes)
+      const { thumbnail, width, height } = await takeInFrom(answer.bytes)
       tried = { picture: `data:image/webp;base64,${thumbnail.toString('base64')}`, width, height }
     } catch (error) {
       if (!(error instanceof EngineFailure)) throw error
@@ -146,9 +163,9 @@ export class Engines {
     return this.#one(engine, revision)
   }
 
-  async remove(_actor: Actor, { engine, revision }: { engine: string; revision: string }): Promise<void> {
+  async remove(actor: Actor, { engine, revision }: { engine: string; revision: string }): Promise<void> {
     await this.db.transaction(async (trx) => {
-      if ((await removeProfile(trx, engine, revision)) === 0) throw notFound('engine of yours')
+      if ((await intoBin(trx, 'engine', { id: engine, revision }, actor.id)).length === 0) throw notFound('engine of yours')
       await recordEvent(trx, { kind: 'engines' })
     })
   }

@@ -14,8 +14,6 @@ export const saveProfile = (trx: Knex.Transaction, profile: EngineProfile, actor
     .onConflict(['id', 'revision'])
     .merge(['profile', 'saved_by'])
 
-export const removeProfile = (trx: Knex.Transaction, id: string, revision: string): Promise<number> => trx('engine_profiles').where({ id, revision }).delete()
-
 /** By “id revision”: whether it is switched off, and whether a secret is kept. */
 export async function statesOf(db: Database): Promise<Map<string, { off: boolean; hasSecret: boolean }>> {
   const rows = await db('engine_states').select<{ id: string; revision: string; off: boolean; has_secret: boolean }[]>('id', 'revision', 'off', db.raw('secret is not null as has_secret'))

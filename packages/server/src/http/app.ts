@@ -1,5 +1,25 @@
 import {
+  addComments,
+  addJudgement,
   askAgain,
+  bringIn,
+  changeProofs,
+  compareProofs,
+  countFaultsOf,
+  countPhrases,
+  dropAside,
+  judgementsOf,
+  listAsides,
+  listBin,
+  listClientSheets,
+  makeClientSheet,
+  putAside,
+  putBack,
+  readSheet,
+  removeForGood,
+  setMoney,
+  sumLedger,
+  takeBackJudgement,
   changeProject,
   changePrompt,
   changeProof,
@@ -48,11 +68,16 @@ import helmet from 'helmet'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
+import type { Asides } from '../asides/service.ts'
+import type { Bin } from '../bin/service.ts'
 import type { Drafts } from '../drafts/service.ts'
 import type { Engines } from '../engines/engines.ts'
 import type { Rules } from '../house-rules/service.ts'
 import type { Terms } from '../terms/service.ts'
 import type { EventStreams } from '../events/stream.ts'
+import type { Judging } from '../judging/service.ts'
+import { ledgerRoutes } from '../ledger/routes.ts'
+import { ledgerSums } from '../ledger/sums.ts'
 import { pictureRoutes } from '../pictures/routes.ts'
 import type { Phrases } from '../phrases/service.ts'
 import type { Projects } from '../projects/service.ts'
@@ -61,6 +86,8 @@ import type { Proofs } from '../proofs/service.ts'
 import type { Runs } from '../runs/service.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import { searchShelf as search, tagCounts } from '../shelf/search.ts'
+import { sheetRoutes } from '../sheets/routes.ts'
+import type { ClientSheets } from '../sheets/service.ts'
 import type { Versions } from '../versions/service.ts'
 import { answerErrors } from './errors.ts'
 import { ownOriginOnly } from './own-origin.ts'
@@ -81,6 +108,10 @@ export interface Services {
   versions: Versions
   runs: Runs
   proofs: Proofs
+  judging: Judging
+  asides: Asides
+  bin: Bin
+  sheets: ClientSheets
   index: SearchIndex
   streams: EventStreams
 }
@@ -107,11 +138,13 @@ const security = helmet({
 })
 
 export function createApp(services: Services, options: { port: () => number; pageFolder: string | undefined; checkAnswers: boolean; log: Logger }): Express {
-  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, index, streams, db } = services
+  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, judging, asides, bin, sheets, index, streams, db } = services
   const app = express()
   app.disable('x-powered-by')
   app.use(security)
   app.use(ownOriginOnly(options.port))
+  // Pictures come as they are; everything else is JSON.
+  pictureRoutes(app, db, engines)
   app.use('/api', express.json({ limit: '4mb' }))
   app.use('/api', (_request, response, next) => {
     response.set('cache-control', 'no-store')
@@ -180,7 +213,41 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(changeProof, ({ actor, params, body }) => proofs.change(actor, params.proof, body))
   on(askAgain, ({ actor, params }) => proofs.askAgain(actor, params.proof))
 
-  pictureRoutes(app, db)
+  on(changeProofs, ({ actor, body }) => proofs.changeMany(actor, body))
+  on(countFaultsOf, ({ query }) => proofs.faultCounts(query.project))
+  on(compareProofs, ({ params }) => proofs.compare(params.proof, params.other))
+  on(bringIn, ({ actor, params, body }) => runs.bringIn(actor, params.run, body.pictures))
+  on(readSheet, ({ query }) => proofs.sheet(query))
+  on(makeClientSheet, ({ actor, body }) => sheets.make(actor, body))
+  on(listClientSheets, () => sheets.list())
+  on(addComments, ({ actor, params, body }) => sheets.comment(actor, params.sheet, body.text))
+  on(addJudgement, ({ actor, body }) => judging.add(actor, body))
+  on(judgementsOf, ({ body }) => judging.of(body.proofs))
+  on(takeBackJudgement, async ({ actor, params }) => {
+    await judging.takeBack(actor, params.judgement)
+    return undefined
+  })
+  on(listAsides, ({ params }) => asides.list(params.prompt))
+  on(putAside, ({ actor, params, body }) => asides.put(actor, params.prompt, body))
+  on(dropAside, async ({ actor, params }) => {
+    await asides.drop(actor, params.aside)
+    return undefined
+  })
+  on(listBin, () => bin.list())
+  on(putBack, async ({ actor, params }) => {
+    await bin.putBack(actor, params.kind, params.id)
+    return undefined
+  })
+  on(removeForGood, async ({ actor, params }) => {
+    await bin.removeForGood(actor, params.kind, params.id)
+    return undefined
+  })
+  on(sumLedger, ({ params, query }) => ledgerSums(db, params.by, query.project))
+  on(setMoney, ({ actor, params, body }) => projects.setMoney(actor, params.project, body))
+  on(countPhrases, ({ params, body }) => phrases.counts(params.project, body.phrases))
+
+  ledgerRoutes(app, db)
+  sheetRoutes(app, db, sheets)
   app.get('/api/events', streams.handle)
   app.get('/api/openapi.json', (_request, response) => {
     response.json(openApiDocument(VERSION))

@@ -13,6 +13,8 @@ const TITLES: Record<ProblemName, string> = {
   'profile-contradicts': 'The profile contradicts itself',
   'no-key': 'No key for secrets',
   'not-connected': 'The engine is not connected',
+  'over-ceiling': 'Over the ceiling of the project',
+  'not-a-picture': 'Not a picture that can be taken in',
   'rules-contradict': 'The house rules contradict one another',
   'not-now': 'Not possible now',
   'name-taken': 'The name is taken',

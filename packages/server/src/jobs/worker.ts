@@ -2,6 +2,9 @@ import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
 import { forgetOldEvents } from '../events/events.ts'
 import type { ProofMaker } from '../proofs/make-proof.ts'
+import type { Judging } from '../judging/service.ts'
+import { readVersionPhrases } from '../phrases/read-versions.ts'
+import { forgetUnused } from '../pictures/store.ts'
 import { freeProofs } from '../proofs/lease.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import type { ProofQueue } from './proof-queue.ts'
@@ -32,8 +35,8 @@ function repeat(every: number, log: Logger, what: string, task: () => Promise<un
 }
 
 /** Starts this process's share of the slow work; returns what ends it. */
-export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; log: Logger }): Promise<() => void> {
-  const { db, queue, maker, index, log } = parts
+export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; log: Logger }): Promise<() => void> {
+  const { db, queue, maker, index, judging, log } = parts
   await queue.work(CONCURRENCY, (id) => maker.make(id))
   const sweep = async () => {
     const free = await freeProofs(db)
@@ -42,6 +45,9 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
   const stops = [
     repeat(SWEEP_MS, log, 'free proofs not looked for', sweep),
     repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
+    repeat(INDEX_MS, log, 'ranks not brought up to date', () => judging.refreshRanks()),
+    repeat(INDEX_MS, log, 'versions not read', () => readVersionPhrases(db)),
+    repeat(FORGET_MS, log, 'unused pictures not forgotten', () => forgetUnused(db)),
     repeat(FORGET_MS, log, 'old events not forgotten', () => forgetOldEvents(db)),
   ]
   return () => {

@@ -1,5 +1,5 @@
-import type { ProjectPhrase } from '@idolon/contract'
-import { covered, type Facet, fixedFacetsOf } from '@idolon/core'
+import type { PhraseCount, ProjectPhrase } from '@idolon/contract'
+import { bareText, covered, type Facet, fixedFacetsOf } from '@idolon/core'
 import { createHash, randomUUID } from 'node:crypto'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
@@ -7,7 +7,8 @@ import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { oneProject } from '../projects/store.ts'
 import { promptReader } from './prompt-reader.ts'
-import { forgetPhrase, keepPhrase, keptPhrases, type ProvenText, provenTexts } from './store.ts'
+import { intoBin } from '../bin/deleted-rows.ts'
+import { keepPhrase, keptPhrases, phraseCounts, type ProvenText, provenTexts } from './store.ts'
 
 interface Said {
   text: string
@@ -50,10 +51,20 @@ export class Phrases {
     return { ...kept, from: null }
   }
 
-  async forget(_actor: Actor, projectId: string, id: string): Promise<void> {
+  async forget(actor: Actor, projectId: string, id: string): Promise<void> {
     await this.#demand(projectId)
-    if ((await forgetPhrase(this.db, projectId, id)) === 0) throw notFound('kept phrase')
+    const gone = await this.db.transaction((trx) => intoBin(trx, 'phrase', { project_id: projectId, id }, actor.id))
+    if (gone.length === 0) throw notFound('kept phrase')
     await this.#changed(projectId)
+  }
+
+  /** Kept of tried, by engine. The counts come under the phrase as it was asked for. */
+  async counts(projectId: string, phrases: readonly string[]): Promise<PhraseCount[]> {
+    await this.#demand(projectId)
+    const asked = new Map(phrases.map((phrase) => [bareText(phrase), phrase]))
+    asked.delete('')
+    const counted = await phraseCounts(this.db, projectId, [...asked.keys()])
+    return counted.map((count) => ({ ...count, phrase: asked.get(count.phrase) ?? count.phrase }))
   }
 
   /** What a text says, less what is switched off in it. */

@@ -1,17 +1,22 @@
 import { Sha256 } from '@idolon/contract'
+import { madeWith } from '@idolon/core'
 import { Type } from '@sinclair/typebox'
-import type { IRouter } from 'express'
+import express, { type IRouter } from 'express'
 import type { Database } from '../database/connect.ts'
-import { notFound } from '../http/problem.ts'
+import type { Engines } from '../engines/engines.ts'
+import { notFound, ProblemError } from '../http/problem.ts'
 import { demand } from '../http/validators.ts'
-import { pictureBytes } from './store.ts'
+import { metadataOf } from './metadata.ts'
+import { keepPicture, pictureBytes } from './store.ts'
+import { NotAPicture, takeIn } from './take-in.ts'
 
 const Params = Type.Object({ sha256: Sha256 })
-const TYPES = { bytes: 'image/png', thumbnail: 'image/webp' } as const
+/** Of one picture from outside. */
+const MOST_BYTES = 60_000_000
 
 /** Pictures by content: the address names the bytes, so they never change. */
-export function pictureRoutes(router: IRouter, db: Database): void {
-  const serve = (path: string, which: keyof typeof TYPES) => {
+export function pictureRoutes(router: IRouter, db: Database, engines: Engines): void {
+  const serve = (path: string, which: 'bytes' | 'thumbnail') => {
     router.get(path, async (request, response) => {
       demand(Params, request.params, 'path')
       const { sha256 } = request.params as { sha256: string }
@@ -21,11 +26,27 @@ export function pictureRoutes(router: IRouter, db: Database): void {
         response.status(304).end()
         return
       }
-      const bytes = await pictureBytes(db, sha256, which)
-      if (!bytes) throw notFound('picture')
-      response.type(TYPES[which]).send(bytes)
+      const found = await pictureBytes(db, sha256, which)
+      if (!found) throw notFound('picture')
+      response.type(found.type).send(found.bytes)
     })
   }
   serve('/api/pictures/:sha256', 'bytes')
   serve('/api/pictures/:sha256/thumbnail', 'thumbnail')
+
+  // The bytes of one picture as the body; the answer names it, and says what it tells of how it was made.
+  router.post('/api/pictures', express.raw({ type: () => true, limit: MOST_BYTES }), async (request, response) => {
+    const bytes: unknown = request.body
+    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new ProblemError('not-a-picture', 'Nothing came with the request. Choose a picture and send it again.')
+    try {
+      const taken = await takeIn(bytes)
+      await keepPicture(db, taken)
+      const known = (await engines.list()).flatMap(({ profile }) => profile.settings.map(({ key, label }) => ({ key, label })))
+      const { sha256, width, height } = taken
+      response.status(201).json({ sha256, width, height, bytes: bytes.length, made: madeWith(await metadataOf(bytes), known) })
+    } catch (error) {
+      if (error instanceof NotAPicture) throw new ProblemError('not-a-picture', `That is no picture Idolon takes in: it is ${error.message}. Nothing was kept of it.`)
+      throw error
+    }
+  })
 }

@@ -1,25 +1,42 @@
+import { deflateSync } from 'node:zlib'
 import sharp from 'sharp'
-import { describe, expect, it } from 'vitest'
-import { EngineFailure } from '../providers/engine-failure.ts'
-import { takeInPng } from './take-in.ts'
+import { expect, it } from 'vitest'
+import { picture } from '../testing/fake-engine.ts'
+import { takeIn } from './take-in.ts'
 
-const solid = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#a3123f' } })
-const refusal = (bytes: Buffer) => takeInPng(bytes).then(() => 'taken in', (error: unknown) => (error instanceof EngineFailure ? error.reason : String(error)))
+/** A PNG that says it has so many pixels, with nothing of them. */
+function hollowPng(width: number, height: number): Buffer {
+  const chunk = (name: string, data: Buffer) => {
+    const head = Buffer.alloc(8)
+    head.writeUInt32BE(data.length, 0)
+    head.write(name, 4, 'latin1')
+    return Buffer.concat([head, data, Buffer.alloc(4)])
+  }
+  const header = Buffer.alloc(13)
+  header.writeUInt32BE(width, 0)
+  header.writeUInt32BE(height, 4)
+  header.set([8, 2, 0, 0, 0], 8)
+  return Buffer.concat([Buffer.from('\x89PNG\r\n\x1a\n', 'latin1'), chunk('IHDR', header), chunk('IDAT', deflateSync(Buffer.alloc(100))), chunk('IEND', Buffer.alloc(0))])
+}
 
-describe('takeInPng', () => {
-  it('keeps the bytes as they came, and makes a thumbnail of at most 480 pixels', async () => {
-    const bytes = await solid(960, 640).png().toBuffer()
-    const taken = await takeInPng(bytes)
-    expect([taken.width, taken.height, taken.bytes.equals(bytes), taken.sha256.length]).toEqual([960, 640, true, 64])
-    expect(await sharp(taken.thumbnail).metadata()).toMatchObject({ format: 'webp', width: 480, height: 320 })
-  })
-
-  it('refuses another format, a damaged file and a picture of too many pixels', async () => {
-    expect(await refusal(await solid(8, 8).jpeg().toBuffer())).toContain('not a PNG')
-    expect(await refusal(Buffer.from('89504e470d0a1a0a00', 'hex'))).toContain('damaged or cut off')
-    // A small file that would unfold to 100 megapixels.
-    const bomb = await sharp({ create: { width: 10_000, height: 10_000, channels: 3, background: '#000' }, limitInputPixels: false }).png().toBuffer()
-    expect(bomb.length).toBeLessThan(1_000_000)
-    expect(await refusal(bomb)).toContain('more than 64 million pixels')
-  })
+it('takes in a picture with its size, its type and a thumbnail', async () => {
+  const taken = await takeIn(await picture(7, 900, 600))
+  expect(taken).toMatchObject({ width: 900, height: 600, type: 'image/png' })
+  expect((await sharp(taken.thumbnail).metadata()).width).toBe(480)
+  expect((await takeIn(await sharp(await picture(7)).jpeg().toBuffer())).type).toBe('image/jpeg')
+  expect((await takeIn(await sharp(await picture(7)).webp().toBuffer())).type).toBe('image/webp')
+})
+it.each([
+  ['what is no picture', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'), /not a PNG, JPEG or WebP/],
+  ['one that is cut off', async () => (await picture(7, 300, 300)).subarray(0, 200), /damaged or cut off/],
+  ['a hundred megapixels', () => hollowPng(10_000, 10_000), /10,000 by 10,000 pixels/],
+  ['a strip without an end', () => hollowPng(60_000, 20), /60,000 by 20 pixels/],
+  ['a bomb of text', async () => {
+    const png = await picture(7)
+    const text = deflateSync(Buffer.alloc(3_000_000_000 / 500))
+    const chunk = Buffer.concat([Buffer.from([0, 0x50, 0, 0]), Buffer.from('zTXt', 'latin1'), Buffer.alloc(0x500000), text])
+    return Buffer.concat([png.subarray(0, 33), chunk, png.subarray(33)])
+  }, /more about itself/],
+])('refuses %s before decoding it', async (_what, make, says) => {
+  await expect(takeIn(await make())).rejects.toThrow(says)
 })

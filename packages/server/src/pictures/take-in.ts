@@ -1,35 +1,78 @@
 import { createHash } from 'node:crypto'
 import sharp from 'sharp'
-import { EngineFailure } from '../providers/engine-failure.ts'
 
 /** Named in the database beside each thumbnail, so that an older maker's can be renewed. */
 export const THUMBNAIL_MAKER = 'webp-480-1'
 const THUMBNAIL_EDGE = 480
+/** More than any engine here makes; a picture beyond it is refused by its header, before any of it is decoded. */
 const MAX_PIXELS = 64_000_000
-const PNG_SIGNATURE = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])
+const MAX_EDGE = 16_384
+/** So much of what a file says of itself is more than any picture needs, and may unfold to far more. */
+const MAX_CHUNK = 4_000_000
+/** The same of what is compressed: deflate unfolds to a thousand times its size at most. */
+const MAX_COMPRESSED = 64_000
+
+const starts = (bytes: Buffer, at: number, text: string) => bytes.subarray(at, at + text.length).toString('latin1') === text
+const KINDS = [
+  { type: 'image/png', is: (bytes: Buffer) => starts(bytes, 0, '\x89PNG\r\n\x1a\n') },
+  { type: 'image/jpeg', is: (bytes: Buffer) => starts(bytes, 0, '\xff\xd8\xff') },
+  { type: 'image/webp', is: (bytes: Buffer) => starts(bytes, 0, 'RIFF') && starts(bytes, 8, 'WEBP') },
+] as const
 
 export interface TakenIn {
   sha256: string
+  type: (typeof KINDS)[number]['type']
   bytes: Buffer
   width: number
   height: number
   thumbnail: Buffer
 }
 
+/** What is wrong with bytes that were to be a picture, as the end of a sentence: “it is …”. */
+export class NotAPicture extends Error {
+  override name = 'NotAPicture'
+}
+
+/** The pixels a picture says it has when it stands upright, from its header alone. */
+async function sizeOf(bytes: Buffer): Promise<{ width: number; height: number }> {
+  const { autoOrient } = await sharp(bytes, { failOn: 'error', limitInputPixels: false }).metadata()
+  return autoOrient
+}
+
+/** A PNG whose text or profile is so large that unfolding it would be the attack. */
+function demandSmallChunks(bytes: Buffer): void {
+  for (let at = 8; at + 8 <= bytes.length; ) {
+    const length = bytes.readUInt32BE(at)
+    const name = bytes.subarray(at + 4, at + 8).toString('latin1')
+    // Of an international text the byte after its keyword and a zero says whether it is compressed.
+    const compressed = name === 'zTXt' || (name === 'iTXt' && bytes[bytes.indexOf(0, at + 8) + 1] === 1)
+    if (/^(?:zTXt|iTXt|tEXt|iCCP|eXIf)$/.test(name) && length > (compressed ? MAX_COMPRESSED : MAX_CHUNK)) throw new NotAPicture('a file that says more about itself than a picture has to')
+    if (name === 'IDAT' && length > bytes.length) throw new NotAPicture('damaged or cut off')
+    at += 12 + length
+  }
+}
+
 /**
- * Makes sure that bytes from outside are a whole PNG of a sane size, and makes its thumbnail.
- * @throws EngineFailure that says what is wrong with them.
+ * Makes sure that bytes from outside are a whole picture of a sane size, and makes its thumbnail. Kind and size are told
+ * from the header, before anything is decoded.
+ * @throws NotAPicture that says what is wrong with them.
  */
-export async function takeInPng(bytes: Buffer): Promise<TakenIn> {
-  const bad = (what: string) => new EngineFailure(`The engine answered, but ${what}.`, { charged: 'yes', again: false })
-  if (!bytes.subarray(0, 8).equals(PNG_SIGNATURE)) throw bad('what came is not a PNG picture')
+export async function takeIn(bytes: Buffer): Promise<TakenIn> {
+  const kind = KINDS.find(({ is }) => is(bytes))
+  if (!kind) throw new NotAPicture('not a PNG, JPEG or WebP picture')
+  if (kind.type === 'image/png') demandSmallChunks(bytes)
+  const { width, height } = await sizeOf(bytes).catch(() => {
+    throw new NotAPicture('damaged or cut off')
+  })
+  if (width * height > MAX_PIXELS || Math.max(width, height) > MAX_EDGE) throw new NotAPicture(`${width.toLocaleString('en')} by ${height.toLocaleString('en')} pixels, and more than ${MAX_PIXELS / 1e6} million are not taken in`)
   try {
-    const picture = sharp(bytes, { failOn: 'error', limitInputPixels: MAX_PIXELS, sequentialRead: true })
-    const { width, height } = await picture.metadata()
-    const thumbnail = await picture.resize(THUMBNAIL_EDGE, THUMBNAIL_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 82 }).toBuffer()
-    return { sha256: createHash('sha256').update(bytes).digest('hex'), bytes, width, height, thumbnail }
-  } catch (error) {
-    if (/pixel limit/i.test((error as Error).message)) throw bad('the picture has more than 64 million pixels')
-    throw bad('the picture is damaged or cut off')
+    const thumbnail = await sharp(bytes, { failOn: 'error', limitInputPixels: MAX_PIXELS, sequentialRead: true })
+      .rotate()
+      .resize(THUMBNAIL_EDGE, THUMBNAIL_EDGE, { fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: 82 })
+      .toBuffer()
+    return { sha256: createHash('sha256').update(bytes).digest('hex'), type: kind.type, bytes, width, height, thumbnail }
+  } catch {
+    throw new NotAPicture('damaged or cut off')
   }
 }

@@ -4,7 +4,7 @@ import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
-import { allProjects, insertProject, ledgerOf, oneProject, updateProject } from './store.ts'
+import { allProjects, insertProject, ledgerOf, oneProject, setMoney, updateProject } from './store.ts'
 
 /** Runs `write`, saying plainly when the name is another project's. */
 async function withFreeName<T>(name: string | undefined, write: () => Promise<T>): Promise<T> {
@@ -39,6 +39,15 @@ export class Projects {
     await this.read(id)
     const name = change.name?.trim()
     await withFreeName(name, () => updateProject(this.db, id, { ...change, ...(name === undefined ? {} : { name }) }))
+    return this.#changed(id)
+  }
+
+  /** A ceiling in the currency needs a price of every unit that is spent; one in a unit of engines needs none. */
+  async setMoney(_actor: Actor, id: string, money: Pick<Project, 'currency' | 'rates' | 'ceiling'>): Promise<Project> {
+    await this.read(id)
+    const twice = money.rates.findIndex(({ unit }, i) => money.rates.findIndex((other) => other.unit === unit) !== i)
+    if (twice >= 0) throw new ProblemError('invalid', `“${money.rates[twice]!.unit}” has two prices. Nothing was changed.`)
+    await setMoney(this.db, id, money)
     return this.#changed(id)
   }
 

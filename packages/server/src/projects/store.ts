@@ -10,10 +10,13 @@ interface ProjectRow {
   proofs: number
   keepers: number
   spent: Amount[] | null
+  currency: string
+  rates: Project['rates']
+  ceiling: Project['ceiling']
 }
 
 const SELECT = `
-select x.id, x.name, x.created_at, x.archived_at,
+select x.id, x.name, x.created_at, x.archived_at, x.currency, x.rates, x.ceiling,
   (select count(*) from prompts where project_id = x.id and deleted_at is null) as prompts,
   coalesce(n.proofs, 0) as proofs, coalesce(n.keepers, 0) as keepers,
   (select json_agg(s) from (select unit, sum(amount)::int as amount from ledger where project_id = x.id group by unit order by unit) s) as spent
@@ -21,7 +24,7 @@ from projects x
 left join (
   select prompts.project_id, count(*) as proofs, count(*) filter (where verdict = 'keep') as keepers
   from proofs join prompts on prompts.id = proofs.prompt_id
-  where state = 'stored' and prompts.deleted_at is null group by 1
+  where state = 'stored' and proofs.deleted_at is null and prompts.deleted_at is null group by 1
 ) n on n.project_id = x.id`
 
 const projectOf = (row: ProjectRow): Project => ({
@@ -33,6 +36,9 @@ const projectOf = (row: ProjectRow): Project => ({
   proofs: row.proofs,
   keepers: row.keepers,
   spent: row.spent ?? [],
+  currency: row.currency,
+  rates: row.rates,
+  ceiling: row.ceiling,
 })
 
 export async function allProjects(db: Database): Promise<Project[]> {
@@ -43,6 +49,10 @@ export async function allProjects(db: Database): Promise<Project[]> {
 export async function oneProject(db: Database, id: string): Promise<Project | undefined> {
   const { rows } = await db.raw<{ rows: ProjectRow[] }>(`${SELECT} where x.id = ?`, [id])
   return rows[0] && projectOf(rows[0])
+}
+
+export const setMoney = async (db: Database, id: string, { currency, rates, ceiling }: Pick<Project, 'currency' | 'rates' | 'ceiling'>): Promise<void> => {
+  await db('projects').where({ id }).update({ currency, rates: JSON.stringify(rates), ceiling: ceiling && JSON.stringify(ceiling) })
 }
 
 export const insertProject = async (db: Database, id: string, name: string): Promise<void> => {

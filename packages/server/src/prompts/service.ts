@@ -16,7 +16,7 @@ function firstDraft(rules: HouseRules, usual: EngineProfile | undefined): Draft 
   return {
     ...emptyDraft(),
     leaveOut: rules.leaveOut,
-    settings: { aspectRatio: sizeFor(engine, rules.aspectRatio).aspectRatio, count: DEFAULT_COUNT },
+    settings: { aspectRatio: sizeFor(engine, rules.aspectRatio === undefined ? {} : { aspectRatio: rules.aspectRatio }).aspectRatio, count: DEFAULT_COUNT },
     engines: [{ engine: engine.id }],
   }
 }
@@ -33,12 +33,12 @@ export class Prompts {
     return prompt
   }
 
-  async create(actor: Actor, asked: { projectId: string; title?: string; from?: { promptId: string; versionId?: string } }): Promise<Prompt> {
+  async create(actor: Actor, asked: { projectId: string; title?: string; from?: { promptId: string; versionId?: string }; change?: { proof: string; strength: number; text?: string } }): Promise<Prompt> {
     const project = await projectState(this.db, asked.projectId)
     if (!project) throw notFound('project')
     if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
     const id = randomUUID()
-    const source = asked.from ? await this.#taken(asked.from) : undefined
+    const source = asked.change ? await this.#changeOf(asked.change) : asked.from ? await this.#taken(asked.from) : undefined
     const rules = (await rulesOf(this.db, asked.projectId)) ?? NO_RULES
     const usual = rules.engine === undefined ? undefined : await this.engines.find(rules.engine)
     await this.db.transaction(async (trx) => {
@@ -54,6 +54,24 @@ export class Prompts {
       await recordEvent(trx, { kind: 'prompt', promptId: id, projectId: asked.projectId })
     })
     return this.read(id)
+  }
+
+  /** A draft that says how to change a proof, which it starts from, with the engine and the settings that made it. */
+  async #changeOf({ proof, strength, text = '' }: { proof: string; strength: number; text?: string }) {
+    const row = await this.db('proofs').join('versions', 'versions.id', 'proofs.version_id').join('runs', 'runs.id', 'proofs.run_id').where({ 'proofs.id': proof, 'proofs.state': 'stored' }).first<{ prompt_id: string; number: number; settings: Draft['settings']; engine: { id: string; revision: string } } | undefined>('proofs.prompt_id', 'versions.number', 'runs.settings', 'proofs.engine')
+    if (!row) throw notFound('proof with a picture')
+    const from = await this.read(row.prompt_id)
+    const { seed: _, ...settings } = row.settings
+    const newest = await this.engines.find(row.engine.id)
+    const draft: Draft = {
+      ...emptyDraft(),
+      text,
+      settings,
+      engines: [{ engine: row.engine.id, ...(newest?.revision === row.engine.revision ? {} : { revision: row.engine.revision }) }],
+      references: [{ reference: proof, role: 'base', strength }],
+      kind: 'change',
+    }
+    return { title: `Change of ${from.title}`.slice(0, 200), tags: from.tags, draft, copiedFrom: { promptId: row.prompt_id, version: row.number } }
   }
 
   /** What is taken along on reuse: the version asked for, else that of the best proof, else the newest, else the draft. */

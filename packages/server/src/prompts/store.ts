@@ -28,8 +28,8 @@ export const SUMMARY_COLUMNS = `
   x.id, x.project_id, x.title, d.first_words, d.body as draft_body, x.status, x.tags, x.note,
   greatest(x.changed_at, d.saved_at) as changed,
   (select count(*) from versions where prompt_id = x.id) as versions,
-  (select count(*) from proofs where prompt_id = x.id and state = 'stored') as proofs,
-  (select count(*) from proofs where prompt_id = x.id and state = 'stored' and verdict = 'keep') as keepers,
+  (select count(*) from proofs where prompt_id = x.id and state = 'stored' and deleted_at is null) as proofs,
+  (select count(*) from proofs where prompt_id = x.id and state = 'stored' and verdict = 'keep' and deleted_at is null) as keepers,
   ${bestProofId('p.prompt_id = x.id', 'x.best_proof_id')} as best`
 
 const EXCERPT = 280

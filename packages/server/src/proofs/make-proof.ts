@@ -2,13 +2,13 @@ import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
-import type { Engines } from '../engines/engines.ts'
+import { type Engines, takeInFrom } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { settle } from '../ledger/ledger.ts'
 import { keepPicture } from '../pictures/store.ts'
-import { takeInPng } from '../pictures/take-in.ts'
 import { EngineFailure } from '../providers/engine-failure.ts'
 import type { Picture } from '../providers/picture-engine.ts'
+import { sentReferences } from './references.ts'
 import { claimProof, finishProof, type ProofTask, RENEW_MS, renewLease } from './lease.ts'
 
 const TRIES = 3
@@ -67,11 +67,16 @@ export class ProofMaker {
       await this.#unknown(task, `Idolon was interrupted while ${task.engine.name} was at work.`)
       return
     }
+    const references = await sentReferences(this.db, task.output.references ?? [])
+    if (!references) {
+      await this.#fail(task, 'failed', 'A reference picture is no longer there. Nothing was asked for; choose another on the Desk.', 0)
+      return
+    }
     const started = performance.now()
     if (!(await this.#markSent(task))) return
     for (let attempt = 1; ; attempt++) {
       try {
-        const answer = await this.engines.ask(profile, { output: task.output, seed: task.seed, key: `${task.id}.${task.asking}`, ...(signal ? { signal } : {}) })
+        const answer = await this.engines.ask(profile, { output: task.output, references, seed: task.seed, key: `${task.id}.${task.asking}`, ...(signal ? { signal } : {}) })
         await this.#store(task, answer, Math.round(performance.now() - started))
         return
       } catch (error) {
@@ -101,7 +106,7 @@ export class ProofMaker {
   }
 
   async #store(task: ProofTask, answer: Picture, tookMs: number): Promise<void> {
-    const picture = await takeInPng(answer.bytes)
+    const picture = await takeInFrom(answer.bytes)
     demandShape(picture, task.output.settings)
     const cost = answer.cost ?? task.reserved
     await this.db.transaction(async (trx) => {

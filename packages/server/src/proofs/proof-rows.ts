@@ -1,5 +1,5 @@
-import type { Output } from '@idolon/core'
-import type { Proof, ProofState, Verdict } from '@idolon/contract'
+import type { Fault, Output } from '@idolon/core'
+import type { Proof, ProofState, Region, Verdict } from '@idolon/contract'
 import type { Knex } from 'knex'
 import type { Database } from '../database/connect.ts'
 
@@ -28,16 +28,22 @@ interface Row {
   asked_at: Date
   stored_at: Date | null
   verdict: Verdict | null
+  faults: Fault[]
+  regions: Region[]
   note: string
+  rank: number | null
+  parent_proof: string | null
+  brought_in: boolean
 }
 
-/** Proofs with what names them; narrow it down with `where`, order it, and read with `proofsOf`. */
+/** Proofs that are not in the bin, with what names them; narrow it down with `where`, order it, and read with `proofsOf`. */
 export const proofQuery = (db: Database | Knex.Transaction) =>
   db('proofs')
     .join('prompts', 'prompts.id', 'proofs.prompt_id')
     .join('drafts', 'drafts.prompt_id', 'proofs.prompt_id')
     .join('versions', 'versions.id', 'proofs.version_id')
     .leftJoin('pictures', 'pictures.sha256', 'proofs.picture')
+    .whereNull('proofs.deleted_at')
 
 const COLUMNS = [
   'proofs.id',
@@ -64,7 +70,12 @@ const COLUMNS = [
   'proofs.asked_at',
   'proofs.stored_at',
   'proofs.verdict',
+  'proofs.faults',
+  'proofs.regions',
   'proofs.note',
+  'proofs.rank',
+  'proofs.parent_proof',
+  'proofs.brought_in',
 ]
 
 const proofOf = (row: Row): Proof => ({
@@ -88,7 +99,12 @@ const proofOf = (row: Row): Proof => ({
   askedAt: row.asked_at.toISOString(),
   storedAt: row.stored_at?.toISOString() ?? null,
   verdict: row.verdict,
+  faults: row.faults,
+  regions: row.regions,
   note: row.note,
+  rank: row.rank,
+  parentId: row.parent_proof,
+  broughtIn: row.brought_in,
 })
 
 export async function proofsOf(query: ReturnType<typeof proofQuery>): Promise<Proof[]> {
@@ -108,6 +124,6 @@ export async function proofsById(db: Database | Knex.Transaction, ids: readonly 
  */
 export const bestProofId = (of: string, setByWriter: string): string => `(
   select p.id from proofs p
-  where ${of} and p.state = 'stored' and (p.id = ${setByWriter} or p.verdict = 'keep')
+  where ${of} and p.state = 'stored' and p.deleted_at is null and (p.id = ${setByWriter} or p.verdict = 'keep')
   order by (p.id = ${setByWriter}) is true desc, p.rank asc nulls last, p.stored_at desc
   limit 1)`

@@ -21,6 +21,8 @@ interface RunRow {
   before_settings: Settings | null
   asked_at: Date
   stopped_at: Date | null
+  by_hand: boolean
+  sweep: Run['sweep']
   cost: Amount[] | null
 }
 
@@ -36,7 +38,7 @@ export async function runsWhere(db: Db, condition: string, bindings: readonly (s
      where ${condition} order by r.asked_at desc limit ? offset ?`,
     [...bindings, limit, offset],
   )
-  const proofs = await proofsOf(proofQuery(db).whereIn('proofs.run_id', rows.map((row) => row.id)).orderBy(['proofs.run_id', 'proofs.place']))
+  const proofs = await proofsOf(proofQuery(db).whereIn('proofs.run_id', rows.map((row) => row.id)).orderBy(['proofs.run_id', 'proofs.place', 'proofs.id']))
   const byRun = new Map<string, Proof[]>()
   for (const proof of proofs) byRun.set(proof.runId, [...(byRun.get(proof.runId) ?? []), proof])
   return rows.map((row) => ({
@@ -55,6 +57,8 @@ export async function runsWhere(db: Db, condition: string, bindings: readonly (s
         : [],
     askedAt: row.asked_at.toISOString(),
     stoppedAt: row.stopped_at?.toISOString() ?? null,
+    byHand: row.by_hand,
+    sweep: row.sweep,
     cost: row.cost ?? [],
     proofs: byRun.get(row.id) ?? [],
   }))

@@ -74,7 +74,7 @@ export async function searchShelf(db: Database, index: SearchIndex, asked: Shelf
   if (asked.project) also('x.project_id = ?', asked.project)
   if (asked.tag) also('x.tags @> array[?]::text[]', asked.tag)
   if (asked.status) also('x.status = ?', asked.status)
-  if (asked.kept) also(`exists (select 1 from proofs k where k.prompt_id = x.id and k.verdict = 'keep')`)
+  if (asked.kept) also(`exists (select 1 from proofs k where k.prompt_id = x.id and k.verdict = 'keep' and k.deleted_at is null)`)
   const from = `from prompts x join drafts d on d.prompt_id = x.id ${query ? 'join prompt_search s on s.prompt_id = x.id' : ''} where ${conditions.join(' and ')}`
   const changed = 'greatest(x.changed_at, d.saved_at)'
 

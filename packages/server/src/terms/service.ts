@@ -7,7 +7,8 @@ import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { oneProject } from '../projects/store.ts'
 import { summariesOf } from '../prompts/store.ts'
-import { ownTerms, promptsSaying, removeTerm, saveTerm } from './store.ts'
+import { intoBin } from '../bin/deleted-rows.ts'
+import { ownTerms, promptsSaying, saveTerm } from './store.ts'
 
 /** Terms that the writer added to the glossary or corrected, kept apart from those that ship. */
 export class Terms {
@@ -31,10 +32,11 @@ export class Terms {
     })
   }
 
-  async remove(_actor: Actor, id: string): Promise<void> {
+  async remove(actor: Actor, id: string): Promise<void> {
     await this.db.transaction(async (trx) => {
-      const projectId = await removeTerm(trx, id)
-      if (projectId === undefined) throw notFound('term of yours')
+      const [gone] = await intoBin(trx, 'term', { id }, actor.id)
+      if (!gone) throw notFound('term of yours')
+      const projectId = gone['project_id'] as string | null
       await recordEvent(trx, { kind: 'terms', ...(projectId ? { projectId } : {}) })
     })
   }

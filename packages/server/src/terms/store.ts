@@ -24,11 +24,6 @@ export async function saveTerm(trx: Knex.Transaction, id: string, projectId: str
   return saved!
 }
 
-export const removeTerm = async (trx: Knex.Transaction, id: string): Promise<string | null | undefined> => {
-  const [gone] = await trx('terms').where({ id }).delete().returning<{ project_id: string | null }[]>('project_id')
-  return gone?.project_id ?? (gone ? null : undefined)
-}
-
 const MOST = 100
 /** A word as a pattern of PostgreSQL: nothing in it means anything but itself. */
 const literal = (text: string) => text.replace(/[^\p{L}\p{N}\s]/gu, '\\$&').replace(/\s+/g, '[\\s-]+')

@@ -1,5 +1,5 @@
-import type { EngineChoice, Settings, VersionBody } from '@idolon/core'
-import type { Version } from '@idolon/contract'
+import type { EngineChoice, Fault, Settings, VersionBody } from '@idolon/core'
+import type { Amount, Version } from '@idolon/contract'
 import type { Knex } from 'knex'
 import type { Database } from '../database/connect.ts'
 import { bestProofId, proofsById } from '../proofs/proof-rows.ts'
@@ -50,6 +50,11 @@ export async function insertVersion(trx: Knex.Transaction, version: Omit<Version
 interface ListedRow extends VersionRow {
   proofs: number
   keepers: number
+  maybes: number
+  dropped: number
+  faults: { fault: Fault; count: number }[] | null
+  cost: Amount[] | null
+  tried_with: string[] | null
   best: string | null
   last_settings: Settings | null
   last_engines: EngineChoice[] | null
@@ -58,11 +63,17 @@ interface ListedRow extends VersionRow {
 export async function versionsWhere(db: Db, condition: string, bindings: readonly string[]): Promise<Version[]> {
   const { rows } = await db.raw<{ rows: ListedRow[] }>(
     `select v.*, r.settings as last_settings, r.engines as last_engines,
-       (select count(*) from proofs where version_id = v.id and state = 'stored') as proofs,
-       (select count(*) from proofs where version_id = v.id and verdict = 'keep') as keepers,
+       n.proofs, n.keepers, n.maybes, n.dropped,
+       (select json_agg(f order by f.count desc, f.fault) from (select fault, count(*) as count from proofs, unnest(faults) fault where version_id = v.id and deleted_at is null group by 1) f) as faults,
+       (select json_agg(s) from (select l.unit, sum(l.amount)::int as amount from ledger l join runs on runs.id = l.run_id where runs.version_id = v.id group by l.unit order by l.unit) s) as cost,
+       (select array_agg(t.name order by t.first) from (select (engine->>'name') || ' ' || (engine->>'revision') as name, min(asked_at) as first from proofs where version_id = v.id group by 1) t) as tried_with,
        ${bestProofId('p.version_id = v.id', 'x.best_proof_id')} as best
      from versions v join prompts x on x.id = v.prompt_id
      left join lateral (select settings, engines from runs where version_id = v.id order by asked_at desc limit 1) r on true
+     cross join lateral (
+       select count(*) filter (where state = 'stored')::int as proofs, count(*) filter (where verdict = 'keep')::int as keepers,
+         count(*) filter (where verdict = 'maybe')::int as maybes, count(*) filter (where verdict = 'drop')::int as dropped
+       from proofs where version_id = v.id and deleted_at is null) n
      where ${condition} order by v.number desc`,
     bindings,
   )
@@ -80,5 +91,10 @@ export async function versionsWhere(db: Db, condition: string, bindings: readonl
     bestProof: row.best === null ? null : (best.get(row.best) ?? null),
     proofs: row.proofs,
     keepers: row.keepers,
+    maybes: row.maybes,
+    dropped: row.dropped,
+    faults: row.faults ?? [],
+    cost: row.cost ?? [],
+    triedWith: row.tried_with ?? [],
   }))
 }

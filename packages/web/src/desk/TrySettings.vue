@@ -19,7 +19,7 @@ function choose(key: string): void {
 }
 const cost = computed(() => (profile.value ? sayAmounts([{ unit: profile.value.costUnit, amount: costOf(profile.value, props.draft.settings) }]) : ''))
 const count = computed(() => countOf(props.draft.settings))
-const size = computed(() => (profile.value ? sizeFor(profile.value, props.draft.settings['aspectRatio']) : undefined))
+const size = computed(() => (profile.value ? sizeFor(profile.value, props.draft.settings) : undefined))
 const connected = computed(() => engines.isConnected(profile.value))
 const why = computed(() => (nothing.value ? 'Write what the picture shows first' : connected.value ? 'Ctrl Enter' : `${profile.value?.name ?? 'This engine'} is not connected; copy its output instead`))
 const nothing = computed(() => props.draft.text.trim() === '')
