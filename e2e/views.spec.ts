@@ -14,7 +14,7 @@ async function addresses(): Promise<[string, string][]> {
     ['Proofs', '/proofs'],
     ['Proof', `/proofs/${prompt?.bestProof?.id}`],
     ['Shelf', '/shelf'],
-    ['The bin', '/shelf?bin=1'],
+    ['Bin', '/bin'],
     ['Project', `/projects/${prompt?.projectId}`],
     ['Glossary', '/glossary?q=rim'],
     ['Engines', '/engines'],

@@ -44,6 +44,7 @@ export const readSheet = route({
       engine: Type.Optional(Type.String({ maxLength: 121, description: 'Id, or id and revision with a space between.' })),
       fault: Type.Optional(Type.Union([Fault, Type.Literal('none'), Type.Literal('any')])),
       verdict: Type.Optional(Type.Union([Verdict, Type.Literal('none')])),
+      ids: Type.Optional(Type.String({ maxLength: 7_500, pattern: '^[0-9a-f-]{36}(,[0-9a-f-]{36})*$', description: 'These proofs alone, by their ids with commas.' })),
       limit: Type.Optional(Type.Integer({ minimum: 1, maximum: 2_000 })),
       offset: Type.Optional(Type.Integer({ minimum: 0 })),
     },

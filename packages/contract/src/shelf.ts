@@ -18,7 +18,6 @@ export const searchShelf = route({
       tag: Type.Optional(plainText(60)),
       status: Type.Optional(Status),
       kept: Type.Optional(Type.Boolean({ description: 'Only prompts with a keeper.' })),
-      bin: Type.Optional(Type.Boolean({ description: 'What was deleted, instead.' })),
       limit: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })),
       offset: Type.Optional(Type.Integer({ minimum: 0 })),
     },

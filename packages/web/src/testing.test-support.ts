@@ -30,12 +30,17 @@ export const aProof = (more: Partial<Proof> = {}): Proof =>
     output: { text: '', leaveOut: '', settings: { aspectRatio: '3:2', width: 300, height: 200 }, used: 0, limit: null, cut: [], notes: [] },
     seed: 7,
     verdict: null,
+    faults: [],
+    regions: [],
+    rank: null,
+    parentId: null,
+    broughtIn: false,
     note: '',
     ...more,
   }) as Proof
 
 export const aRun = (more: Partial<Run> = {}): Run =>
-  ({ id: 'r1', promptId: 'x', promptTitle: 'A fox', version: 2, askedAt: '2026-01-01T10:00:00Z', stoppedAt: null, cost: [{ unit: 'credit', amount: 8 }], proofs: [aProof(), aProof({ id: 'p2' })], ...more }) as Run
+  ({ id: 'r1', promptId: 'x', promptTitle: 'A fox', version: 2, engines: [{ engine: 'burin' }], settings: {}, byHand: false, sweep: null, changes: [], askedAt: '2026-01-01T10:00:00Z', stoppedAt: null, cost: [{ unit: 'credit', amount: 8 }], proofs: [aProof(), aProof({ id: 'p2' })], ...more }) as Run
 
 export const aVersion = (number: number, text: string, more: Partial<Version> = {}): Version =>
   ({
@@ -51,5 +56,13 @@ export const aVersion = (number: number, text: string, more: Partial<Version> = 
     bestProof: null,
     proofs: 0,
     keepers: 0,
+    maybes: 0,
+    dropped: 0,
+    faults: [],
+    cost: [],
+    triedWith: [],
     ...more,
   }) as Version
+
+/** A setting that is a number from 1 to 10 or so, as an engine that ships has it. */
+export const burin2Guidance = SHIPPED_ENGINES.find(({ id, revision }) => id === 'burin' && revision === '2')!.settings.find((setting) => setting.kind === 'number' && setting.key === 'guidance') as Extract<(typeof SHIPPED_ENGINES)[number]['settings'][number], { kind: 'number' }>

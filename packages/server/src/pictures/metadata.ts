@@ -1,5 +1,5 @@
 import type { MetadataField } from '@idolon/core'
-import { load } from 'exifreader'
+import ExifReader from 'exifreader'
 
 /** Fields a picture may carry that say nothing of how it was made. */
 const MOST = 300
@@ -32,7 +32,7 @@ function textOf(value: unknown): string | undefined {
  */
 export async function metadataOf(bytes: Buffer): Promise<MetadataField[]> {
   try {
-    const groups = await load(bytes, { expanded: true, async: true, includeUnknown: true })
+    const groups = await ExifReader.load(bytes, { expanded: true, async: true, includeUnknown: true })
     const fields: MetadataField[] = []
     for (const [group, tags] of Object.entries(groups)) {
       if (!['exif', 'xmp', 'iptc', 'pngText', 'png'].includes(group) || tags === null || typeof tags !== 'object') continue

@@ -1,4 +1,4 @@
-import { Sha256 } from '@idolon/contract'
+import { Id, Sha256 } from '@idolon/contract'
 import { madeWith } from '@idolon/core'
 import { Type } from '@sinclair/typebox'
 import express, { type IRouter } from 'express'
@@ -6,11 +6,13 @@ import type { Database } from '../database/connect.ts'
 import type { Engines } from '../engines/engines.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { demand } from '../http/validators.ts'
+import { pictureOf } from '../proofs/references.ts'
 import { metadataOf } from './metadata.ts'
 import { keepPicture, pictureBytes } from './store.ts'
 import { NotAPicture, takeIn } from './take-in.ts'
 
 const Params = Type.Object({ sha256: Sha256 })
+const ProofParams = Type.Object({ proof: Id })
 /** Of one picture from outside. */
 const MOST_BYTES = 60_000_000
 
@@ -33,6 +35,14 @@ export function pictureRoutes(router: IRouter, db: Database, engines: Engines): 
   }
   serve('/api/pictures/:sha256', 'bytes')
   serve('/api/pictures/:sha256/thumbnail', 'thumbnail')
+
+  // A proof may be named where its picture is not known.
+  router.get('/api/proofs/:proof/thumbnail', async (request, response) => {
+    demand(ProofParams, request.params, 'path')
+    const sha256 = await pictureOf(db, (request.params as { proof: string }).proof)
+    if (!sha256) throw notFound('picture')
+    response.redirect(`/api/pictures/${sha256}/thumbnail`)
+  })
 
   // The bytes of one picture as the body; the answer names it, and says what it tells of how it was made.
   router.post('/api/pictures', express.raw({ type: () => true, limit: MOST_BYTES }), async (request, response) => {

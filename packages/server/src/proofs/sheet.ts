@@ -10,6 +10,8 @@ export interface SheetFilter {
   engine?: string
   fault?: Fault | 'none' | 'any'
   verdict?: 'keep' | 'maybe' | 'drop' | 'none'
+  /** With commas. */
+  ids?: string
   limit?: number
   offset?: number
 }
@@ -26,6 +28,10 @@ export async function sheetOf(db: Database, { limit = 500, offset = 0, ...filter
   }
   if (filter.project) also('x.project_id = ?', filter.project)
   if (filter.prompt) also('p.prompt_id = ?', filter.prompt)
+  if (filter.ids) {
+    const ids = filter.ids.split(',')
+    also(`p.id in (${ids.map(() => '?').join(', ')})`, ...ids)
+  }
   if (filter.run) also('p.run_id = ?', filter.run)
   if (filter.version) also('v.number = ?', filter.version)
   if (filter.engine) {

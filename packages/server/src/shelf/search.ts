@@ -9,7 +9,6 @@ export interface ShelfQuery {
   tag?: string
   status?: Status
   kept?: boolean
-  bin?: boolean
   limit?: number
   offset?: number
 }
@@ -64,7 +63,7 @@ export async function searchShelf(db: Database, index: SearchIndex, asked: Shelf
   if (unread.length) return { rows: [], total: 0, read: [] }
   const query = read.map((row) => (row.exact ? `'${row.typed}':*` : `(${row.words.map((word) => `'${word.replaceAll("'", "''")}'`).join(' | ')})`)).join(' & ')
 
-  const conditions = [asked.bin ? 'x.deleted_at is not null' : 'x.deleted_at is null']
+  const conditions = ['x.deleted_at is null']
   const bindings: (string | number)[] = []
   const also = (condition: string, value?: string) => {
     conditions.push(condition)

@@ -50,7 +50,6 @@ describe('the Shelf', () => {
     expect((await found({ q: 'sunlit' })).names).toEqual(['jar'])
     await server.call(deletePrompt, { params: { prompt: ids['jar']! } })
     expect((await found({ q: 'sunlit' })).names).toEqual([])
-    expect((await found({ bin: true })).names).toEqual(['jar'])
     await server.call(putBackPrompt, { params: { prompt: ids['jar']! } })
     expect((await found({ q: 'sunlit' })).names).toEqual(['jar'])
   })

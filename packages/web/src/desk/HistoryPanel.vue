@@ -4,21 +4,34 @@ import { type Draft, versionBodyOf, versionChanges } from '@idolon/core'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
-import { counted, sayExactly, sayWhen } from '../shared/said.ts'
+import { counted, sayAmounts, sayExactly, sayWhen } from '../shared/said.ts'
 import SavedText from '../shared/SavedText.vue'
 import { settingLines } from '../shared/setting-words.ts'
+import { useEngines } from '../stores/engines.ts'
 import { useNow } from '../shared/use-now.ts'
+import type { DraftSession } from './draft-session.ts'
+import TakeFromVersion from './TakeFromVersion.vue'
+import { faultsOf, madeOtherwise } from './version-words.ts'
+import { versionTree } from './version-tree.ts'
 import WordDiff from './WordDiff.vue'
 
-const props = defineProps<{ versions: Version[]; draft: Draft; parent: number | null }>()
+const props = defineProps<{ versions: Version[]; draft: Draft; parent: number | null; session: DraftSession }>()
 const emit = defineEmits<{ goOn: [version: Version]; use: [version: Version]; changed: [version: Version] }>()
 const opened = ref<string>()
 const now = useNow()
 const task = useTask()
+const engines = useEngines()
 
 const parentVersion = computed(() => props.versions.find(({ number }) => number === props.parent))
 const since = computed(() => (parentVersion.value ? versionChanges(parentVersion.value.body, versionBodyOf(props.draft)) : []))
-const changesOf = (version: Version) => (version.parent === null ? 'The first version' : version.changes.join('; ') || 'Nothing but settings')
+const rows = computed(() => versionTree(props.versions, props.parent))
+const byNumber = computed(() => new Map(props.versions.map((version) => [version.number, version])))
+const changesOf = (version: Version) => {
+  const parent = version.parent === null ? undefined : byNumber.value.get(version.parent)
+  const made = parent ? madeOtherwise(parent, version) : []
+  if (version.parent === null) return ['The first version', ...version.triedWith].join('; ')
+  return [...version.changes, ...made].join('; ') || 'Nothing but settings'
+}
 const explain = (version: Version, why: string) =>
   task(async () => {
     emit('changed', await call(changeVersion, { params: { version: version.id }, body: { why }, keepalive: true }))
@@ -31,32 +44,36 @@ const explain = (version: Version, why: string) =>
     <p v-else-if="since.length" class="since">Since version {{ parent }}: {{ since.join('; ') }}</p>
     <p v-else class="soft">The draft stands as version {{ parent }}.</p>
     <ol>
-      <li v-for="version in versions" :key="version.id" :class="{ here: version.number === parent }">
+      <li v-for="{ version, depth, branches } in rows" :key="version.id" :class="{ here: version.number === parent, branch: depth > 0 }" :style="{ marginLeft: `${Math.min(depth, 4) * 18}px` }">
         <button class="line" :aria-expanded="opened === version.id" @click="opened = opened === version.id ? undefined : version.id">
           <img v-if="version.bestProof?.picture" :src="`/api/pictures/${version.bestProof.picture.sha256}/thumbnail`" alt="" />
           <span v-else class="none" />
           <span class="words">
             <strong>Version {{ version.number }}</strong>
-            <span v-if="version.parent !== null && version.parent !== version.number - 1" class="soft"> from {{ version.parent }}</span>
+            <span v-if="branches && version.parent !== null" class="soft"> branches from {{ version.parent }}</span>
             <span class="changes" :title="changesOf(version)">{{ changesOf(version) }}</span>
             <span v-if="version.why" class="why">{{ version.why }}</span>
+            <span v-if="version.faults.length && version.keepers === 0 && version.dropped > 0" class="why">Dropped for {{ faultsOf(version) }}</span>
             <span class="soft small"
               ><time :datetime="version.createdAt" :title="sayExactly(version.createdAt)">{{ sayWhen(version.createdAt, now) }}</time> · {{ counted(version.proofs, 'proof')
-              }}<span v-if="version.keepers" class="kept">, {{ version.keepers }} kept</span></span
+              }}<span v-if="version.keepers" class="kept">, {{ version.keepers }} kept</span><template v-if="version.maybes">, {{ version.maybes }} maybe</template><template v-if="version.dropped">, {{ version.dropped }} dropped</template><template v-if="version.cost.length"> · {{ sayAmounts(version.cost) }}</template></span
             >
           </span>
         </button>
         <div v-if="opened === version.id" class="opened">
           <h2>Against the draft now</h2>
           <WordDiff :before="version.body.text" :after="draft.text" />
+          <TakeFromVersion :version="version" :session="session" />
           <p v-if="version.body.leaveOut.length"><span class="soft">Leave out:</span> {{ version.body.leaveOut.join(', ') }}</p>
           <p v-if="version.lastRun" class="soft">
-            Last tried with {{ version.lastRun.engines.map((e) => e.engine).join(', ') }}, <template v-for="(line, i) in settingLines(version.lastRun.settings)" :key="line.name">{{ i ? ', ' : '' }}{{ line.name.toLowerCase() }} {{ line.value }}</template>
+            Last tried with {{ version.lastRun.engines.map((e) => engines.named(e.revision ? `${e.engine} ${e.revision}` : e.engine)).join(', ') }}, <template v-for="(line, i) in settingLines(version.lastRun.settings)" :key="line.name">{{ i ? ', ' : '' }}{{ line.name.toLowerCase() }} {{ line.value }}</template>
           </p>
-          <div class="labelled"><span>Why it was made</span><SavedText class="field" :value="version.why" label="Why it was made" :maxlength="500" @save="explain(version, $event)" /></div>
+          <p v-if="version.faults.length"><span class="soft">Faults:</span> {{ faultsOf(version) }}</p>
+          <div class="labelled"><span>Why it was made, or dropped</span><SavedText class="field" :value="version.why" label="Why it was made, or dropped" :maxlength="500" @save="explain(version, $event)" /></div>
           <p class="row-actions">
             <button class="quiet" @click="emit('goOn', version)">Go on from this version</button>
             <RouterLink v-if="version.bestProof" :to="`/proofs/${version.bestProof.id}`">Its best proof</RouterLink>
+            <RouterLink v-if="version.proofs" :to="{ path: '/proofs/sheet', query: { prompt: version.promptId, version: version.number, by: 'free' } }">Its proofs</RouterLink>
             <button class="plain" @click="emit('use', version)">Use as a new prompt</button>
           </p>
         </div>
@@ -76,6 +93,10 @@ const explain = (version: Version, why: string) =>
 }
 li {
   border-top: 1px solid var(--rule);
+}
+li.branch {
+  padding-left: 10px;
+  border-left: 1px solid var(--rule-strong);
 }
 li.here .line strong::after {
   content: ' (the draft goes on from here)';

@@ -6,7 +6,7 @@ import { aDraft, withEngines } from '../testing.test-support.ts'
 import type { DraftSession } from './draft-session.ts'
 import OutputPanel from './OutputPanel.vue'
 
-const shown = (draft = aDraft()) => ({ session: {} as DraftSession, draft, output: outputFor(draft, SHIPPED_ENGINES[0]!), profile: SHIPPED_ENGINES[0]! })
+const shown = (draft = aDraft()) => ({ session: {} as DraftSession, draft, output: outputFor(draft, SHIPPED_ENGINES[0]!), profile: SHIPPED_ENGINES[0]!, asked: [SHIPPED_ENGINES[0]!] })
 const panel = (draft = aDraft()) => mount(OutputPanel, { props: shown(draft), global: withEngines() })
 
 describe('OutputPanel', () => {

@@ -8,7 +8,8 @@ import SideBySide from './SideBySide.vue'
 import TrimOffer from './TrimOffer.vue'
 
 /** Exactly what will be sent; and the same draft as other engines would be given it. */
-defineProps<{ session: DraftSession; draft: Draft; output: Output | undefined; profile: EngineProfile | undefined }>()
+defineProps<{ session: DraftSession; draft: Draft; output: Output | undefined; profile: EngineProfile | undefined; asked: EngineProfile[] }>()
+const emit = defineEmits<{ show: [place: number] }>()
 const engines = useEngines()
 const open = ref(false)
 const keyOf = ({ id, revision }: EngineProfile) => `${id} ${revision}`
@@ -21,7 +22,11 @@ const toggle = (profile: EngineProfile) => (off.value = off.value.includes(keyOf
 <template>
   <section v-if="output && profile" class="output" aria-label="Output">
     <p class="soft">
-      What {{ profile.name }} {{ profile.revision }} is given<template v-if="profile.simulated">. It is simulated: its pictures are drawn here, by rule</template>.
+      What
+      <select v-if="asked.length > 1" class="field" aria-label="Engine whose output is shown" :value="asked.indexOf(profile)" @change="emit('show', Number(($event.target as HTMLSelectElement).value))">
+        <option v-for="(one, i) in asked" :key="keyOf(one) + i" :value="i">{{ one.name }} {{ one.revision }}</option>
+      </select>
+      <template v-else>{{ profile.name }} {{ profile.revision }}</template> is given<template v-if="profile.simulated">. It is simulated: its pictures are drawn here, by rule</template>.
     </p>
     <OutputText :output="output" :profile="profile" :draft="draft">
       <TrimOffer v-if="output.cut.length" :session="session" :draft="draft" :profile="profile" />

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
-import { titleOf } from '@idolon/core'
+import { type EngineChoice, findEngine, settingsFor, titleOf } from '@idolon/core'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -19,17 +19,21 @@ import DraftText from './DraftText.vue'
 import HistoryPanel from './HistoryPanel.vue'
 import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
+import type { Way } from './OtherWays.vue'
 import OutputPanel from './OutputPanel.vue'
 import { usePromptFacts } from './prompt-facts.ts'
 import RecentProofs from './RecentProofs.vue'
 import ReuseDialog from './ReuseDialog.vue'
 import StopsDialog from './StopsDialog.vue'
+import SinceTried from './SinceTried.vue'
+import { useSinceTried } from './since-tried.ts'
 import TrySettings from './TrySettings.vue'
 import { useFindings } from './use-findings.ts'
 import { useOutput } from './use-output.ts'
 
 const props = defineProps<{ prompt: Prompt }>()
 const router = useRouter()
+const route = useRoute()
 const projects = useProjects()
 const notices = useNotices()
 const task = useTask()
@@ -44,11 +48,11 @@ type Side = keyof typeof SIDES
 const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
 const engines = useEngines()
 const house = useRules()
-const profile = computed(() => {
-  const [choice] = draft.value.engines
-  return choice && engines.find(choice.engine, choice.revision)
-})
-const findings = useFindings(session, profile)
+const profiles = computed(() => draft.value.engines.flatMap(({ engine, revision }) => engines.find(engine, revision) ?? []))
+/** Whose output is shown, of several that are asked. */
+const shownEngine = ref(0)
+const profile = computed(() => profiles.value[shownEngine.value] ?? profiles.value[0])
+const findings = useFindings(session, profiles)
 const output = useOutput(session, profile)
 const stops = computed(() => findings.all.value.filter(({ severity }) => severity === 'stop'))
 /** Stops that the writer has gone over once; the same ones are not asked about again. */
@@ -64,23 +68,48 @@ const title = computed(() => (known.value.named ? known.value.title : titleOf(dr
 if (props.prompt.projectId !== projects.chosen) projects.chosen = props.prompt.projectId
 const params = { prompt: props.prompt.id }
 
+// A proof's seed may have been brought along, to see with it what was changed.
+if (/^\d{1,10}$/.test(String(route.query['seed'] ?? ''))) {
+  const seed = Number(route.query['seed'])
+  session.change({ settings: { ...draft.value.settings, seed } })
+  notices.show(`The seed is ${seed} now, as that proof had it.`, { action: { label: 'Undo', run: session.undo } })
+  void router.replace({ query: {} })
+}
+
 const stopsKey = () => stops.value.map(({ kind, reason }) => kind + reason).sort().join('\n')
-async function tryIt(): Promise<void> {
+const since = useSinceTried(session, versions, runs)
+/** The first seed of the last run. */
+const lastSeed = computed(() => runs.value[0]?.proofs.toSorted((a, b) => a.index - b.index).find(({ seed }) => seed !== null)?.seed ?? undefined)
+let wanted: Way = {}
+async function start(more: Way & { byHand?: { engine: EngineChoice } }): Promise<void> {
+  starting.value = true
+  await task(async () => {
+    await session.saver.settled()
+    if (session.conflict.value) return
+    facts.runChanged(await call(startRun, { params, body: { id: crypto.randomUUID(), revision: session.saver.acknowledged, ...more } }))
+    recent.value?.show()
+    await facts.loadVersionsAndKnown()
+  })
+  starting.value = false
+}
+/** Freezes the version for an engine that is worked by hand, and puts what it is given on the clipboard. */
+async function copyFor(choice: EngineChoice): Promise<void> {
+  const engine = findEngine(engines.profiles, choice.engine, choice.revision)
+  if (!engine || starting.value || draft.value.text.trim() === '') return
+  const { text, leaveOut } = await session.reading.ask('output', { draft: { ...draft.value, settings: settingsFor(draft.value, choice) }, engine: JSON.parse(JSON.stringify(engine)) as typeof engine })
+  const copied = await navigator.clipboard.writeText(leaveOut ? `${text}\n\n${leaveOut}` : text).then(() => true, () => false)
+  await start({ byHand: { engine: choice } })
+  notices.show(copied ? `The text for ${engine.name} is on the clipboard${leaveOut ? ', the leave-out list under it' : ''}.` : `The browser does not let Idolon copy; take the text for ${engine.name} from Output.`)
+}
+async function tryIt(way: Way = {}): Promise<void> {
   if (starting.value || draft.value.text.trim() === '') return
+  wanted = way
   if (!findings.current.value) await findings.check()
   if (stops.value.length && goneOver.value !== stopsKey()) {
     asking.value = true
     return
   }
-  starting.value = true
-  await task(async () => {
-    await session.saver.settled()
-    if (session.conflict.value) return
-    facts.runChanged(await call(startRun, { params, body: { id: crypto.randomUUID(), revision: session.saver.acknowledged } }))
-    recent.value?.show()
-    await facts.loadVersionsAndKnown()
-  })
-  starting.value = false
+  await start(way)
 }
 
 function goOn(version: Version): void {
@@ -113,7 +142,7 @@ async function walkFindings(by: 1 | -1): Promise<void> {
 }
 function tryAnyway(): void {
   goneOver.value = stopsKey()
-  void tryIt()
+  void tryIt(wanted)
 }
 function turn(by: number): void {
   const names = Object.keys(SIDES) as Side[]
@@ -147,6 +176,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 })
 useActions(() => [
   { name: 'Try it', words: 'run generate make pictures', run: () => void tryIt() },
+  { name: 'Try again, same seed', words: 'repeat run', run: () => void tryIt(lastSeed.value === undefined ? {} : { seed: lastSeed.value }) },
+  { name: 'Try again, new seeds', words: 'repeat run variation', run: () => void tryIt({ seed: null }) },
+  ...draft.value.engines.slice(0, 4).map((choice) => ({ name: `Copy for ${engines.find(choice.engine, choice.revision)?.name ?? choice.engine}`, words: 'clipboard by hand paste', run: () => void copyFor(choice) })),
   { name: 'Undo', run: session.undo },
   { name: 'Redo', run: session.redo },
   { name: 'Leave-out list', words: 'negative prompt exclude', run: () => document.getElementById('leave-out')?.focus() },
@@ -171,8 +203,9 @@ useActions(() => [
         </OutlineRows>
       </div>
       <p v-if="stops.length && side !== 'checks'" class="open-stops">{{ stops[0]!.reason }}{{ stops.length > 1 ? ` And ${stops.length - 1} more.` : '' }} <button class="plain" @click="lookAtStops">Look</button></p>
-      <TrySettings :draft="draft" :starting="starting" @change="session.change($event)" @try="tryIt" />
-      <RecentProofs ref="recent" :prompt-id="prompt.id" :runs="runs" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
+      <SinceTried :prompt-id="prompt.id" :session="session" :version="since.version.value" :tried="since.tried.value" :changes="since.changes.value" />
+      <TrySettings :draft="draft" :starting="starting" :last-seed="lastSeed" @change="session.change($event)" @try="tryIt" @copy-for="copyFor" />
+      <RecentProofs ref="recent" :prompt-id="prompt.id" :project-id="prompt.projectId" :runs="runs" :session="session" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
     </div>
     <aside class="side">
       <div class="choice" role="tablist" aria-label="Beside the text">
@@ -180,8 +213,8 @@ useActions(() => [
       </div>
       <div id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
         <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
-        <OutputPanel v-if="side === 'output'" :session="session" :draft="draft" :output="output" :profile="profile" />
-        <HistoryPanel v-else-if="side === 'history'" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
+        <OutputPanel v-if="side === 'output'" :session="session" :draft="draft" :output="output" :profile="profile" :asked="profiles" @show="shownEngine = $event" />
+        <HistoryPanel v-else-if="side === 'history'" :session="session" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
       </div>
       <p class="row-actions ends">
         <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>

@@ -4,9 +4,11 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import RunRow from '../proofs/RunRow.vue'
 import { counted, sayAmounts } from '../shared/said.ts'
+import type { DraftSession } from './draft-session.ts'
+import FaultSuggestions from './FaultSuggestions.vue'
 
 /** The newest runs of the prompt. Closed, one line still says how the last one stands. */
-const props = defineProps<{ promptId: string; runs: Run[] }>()
+const props = defineProps<{ promptId: string; projectId: string; runs: Run[]; session: DraftSession }>()
 const emit = defineEmits<{ changed: [run: Run]; proofChanged: [proof: Proof] }>()
 const open = useLocalStorage('idolon.desk-proofs', true)
 const latest = computed(() => props.runs[0])
@@ -19,10 +21,11 @@ defineExpose({ show: () => (open.value = true) })
     <p class="bar">
       <button class="plain strong" :aria-expanded="open" @click="open = !open">{{ open ? 'Close the proofs' : 'Show the proofs' }}</button>
       <span v-if="!open && latest" class="soft">Version {{ latest.version }}: {{ done }} of {{ counted(latest.proofs.length, 'result') }} back, {{ sayAmounts(latest.cost) }}</span>
-      <RouterLink v-if="runs.length" class="soft" :to="{ path: '/proofs', query: { prompt: promptId } }">All proofs of this prompt</RouterLink>
+      <span v-if="runs.length" class="all soft"><RouterLink :to="{ path: '/proofs/sheet', query: { prompt: promptId } }">All as a sheet</RouterLink> <RouterLink :to="{ path: '/proofs', query: { prompt: promptId } }">All by run</RouterLink></span>
     </p>
     <template v-if="open">
       <p v-if="runs.length === 0" class="soft">Nothing tried yet. The pictures that come back stay here with all that made them.</p>
+      <FaultSuggestions :runs="runs" :session="session" :project-id="projectId" />
       <RunRow v-for="run in runs" :key="run.id" :run="run" :height="136" @changed="emit('changed', $event)" @proof-changed="emit('proofChanged', $event)" />
     </template>
   </section>
@@ -42,7 +45,9 @@ defineExpose({ show: () => (open.value = true) })
   gap: 18px;
   align-items: baseline;
 }
-.bar a {
+.all {
+  display: flex;
+  gap: 14px;
   margin-left: auto;
 }
 </style>

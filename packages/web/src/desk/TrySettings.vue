@@ -1,106 +1,105 @@
 <script setup lang="ts">
-import { costOf, countOf, type Draft, type EngineProfile, MAX_COUNT, type Settings, sizeFor } from '@idolon/core'
+import { costOf, type Draft, type EngineChoice, type EngineProfile, type Settings, settingsFor } from '@idolon/core'
 import { computed } from 'vue'
 import { sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
+import EngineRow from './EngineRow.vue'
+import OtherWays, { type Way } from './OtherWays.vue'
+import ReferenceRows from './ReferenceRows.vue'
 
-/** Engine, aspect ratio, results, seed and the engine's own settings, and the button that tries the prompt. */
-const props = defineProps<{ draft: Draft; starting: boolean }>()
-const emit = defineEmits<{ change: [change: { engines?: Draft['engines']; settings?: Settings }]; try: [] }>()
+/** The engines that are asked, each with what it is asked for; the seed; what it costs in all; and the button that tries the prompt. */
+const props = defineProps<{ draft: Draft; starting: boolean; lastSeed?: number | undefined }>()
+const emit = defineEmits<{ change: [change: Partial<Draft>]; try: [way?: Way]; copyFor: [choice: EngineChoice] }>()
 const engines = useEngines()
+const MOST = 12
 
-const choice = computed(() => props.draft.engines[0])
-const profile = computed(() => (choice.value ? engines.find(choice.value.engine, choice.value.revision) : undefined))
-/** The newest revision goes by the engine's name alone, so that a prompt moves on with it. */
-const keyOf = (one: EngineProfile) => (engines.newest.includes(one) ? one.id : `${one.id}|${one.revision}`)
-function choose(key: string): void {
-  const [engine = '', revision] = key.split('|')
-  emit('change', { engines: [revision === undefined ? { engine } : { engine, revision }] })
-}
-const cost = computed(() => (profile.value ? sayAmounts([{ unit: profile.value.costUnit, amount: costOf(profile.value, props.draft.settings) }]) : ''))
-const count = computed(() => countOf(props.draft.settings))
-const size = computed(() => (profile.value ? sizeFor(profile.value, props.draft.settings) : undefined))
-const connected = computed(() => engines.isConnected(profile.value))
-const why = computed(() => (nothing.value ? 'Write what the picture shows first' : connected.value ? 'Ctrl Enter' : `${profile.value?.name ?? 'This engine'} is not connected; copy its output instead`))
+const rows = computed(() => props.draft.engines.map((choice) => ({ choice, profile: engines.find(choice.engine, choice.revision), settings: settingsFor(props.draft, choice) })))
+const several = computed(() => rows.value.length > 1)
+const costs = computed(() => {
+  const sums = new Map<string, number>()
+  for (const { profile, settings } of rows.value) if (profile) sums.set(profile.costUnit, (sums.get(profile.costUnit) ?? 0) + costOf(profile, settings))
+  return [...sums].map(([unit, amount]) => ({ unit, amount }))
+})
 const nothing = computed(() => props.draft.text.trim() === '')
+const unconnected = computed(() => rows.value.filter(({ profile }) => !engines.isConnected(profile)).map(({ profile, choice }) => profile?.name ?? choice.engine))
+const why = computed(() => (nothing.value ? 'Write what the picture shows first' : unconnected.value.length ? `${unconnected.value.join(' and ')} cannot be asked from here; copy the output instead, or leave it out` : 'Ctrl Enter'))
+const ready = computed(() => !nothing.value && !props.starting && rows.value.length > 0 && unconnected.value.length === 0)
 
-function set(key: string, value: string | number | undefined): void {
-  const { [key]: _old, ...rest } = props.draft.settings
-  emit('change', { settings: value === undefined ? rest : { ...rest, [key]: value } })
+const setEngines = (list: EngineChoice[]) => emit('change', { engines: list })
+/** The newest revision goes by the engine's name alone, so that a prompt moves on with it. */
+const choiceOf = (profile: EngineProfile): EngineChoice => (engines.newest.includes(profile) ? { engine: profile.id } : { engine: profile.id, revision: profile.revision })
+const choose = (i: number, profile: EngineProfile) => {
+  const { settings } = props.draft.engines[i]!
+  setEngines(props.draft.engines.with(i, { ...choiceOf(profile), ...(settings ? { settings } : {}) }))
 }
-/** Takes a number as it is typed, so that cost and output are always those of what stands in the fields. */
-function setNumber(key: string, event: Event, min: number, max: number, whole = true): void {
+function add(): void {
+  // One that is not asked yet, before the same one a second time.
+  const next = engines.newest.find((profile) => !props.draft.engines.some(({ engine }) => engine === profile.id)) ?? engines.newest[0]
+  if (next) setEngines([...props.draft.engines, choiceOf(next)])
+}
+/** Of one engine alone a setting is the draft's; of several each has its own. */
+function set(i: number, changes: Record<string, string | number | undefined>): void {
+  const { settings: own, ...bare } = props.draft.engines[i]!
+  const changed = (settings: Settings = {}): Settings =>
+    Object.fromEntries(Object.entries({ ...settings, ...changes }).filter((entry): entry is [string, string | number] => entry[1] !== undefined))
+  const without = (settings: Settings = {}): Settings => Object.fromEntries(Object.entries(settings).filter(([key]) => !(key in changes)))
+  const withOwn = (settings: Settings): EngineChoice => (Object.keys(settings).length ? { ...bare, settings } : bare)
+  if (several.value) setEngines(props.draft.engines.with(i, withOwn(changed(own))))
+  else emit('change', { settings: changed(props.draft.settings), ...(own ? { engines: [withOwn(without(own))] } : {}) })
+}
+function setSeed(event: Event): void {
   const { value: typed } = event.target as HTMLInputElement
-  const value = Number(typed)
-  if (typed.trim() === '') set(key, undefined)
-  else if (Number.isFinite(value)) set(key, Math.min(max, Math.max(min, whole ? Math.round(value) : value)))
-}
-/** Leaves in the field what was taken. */
-function settle(event: Event, value: string | number | undefined): void {
-  ;(event.target as HTMLInputElement).value = value === undefined ? '' : String(value)
+  const { seed: _, ...rest } = props.draft.settings
+  if (typed.trim() === '') emit('change', { settings: rest })
+  else if (/^\d+$/.test(typed.trim())) emit('change', { settings: { ...rest, seed: Math.min(2_147_483_646, Number(typed)) } })
 }
 </script>
 
 <template>
   <!-- No form: Enter in a field must never spend. -->
   <div class="settings" role="group" aria-label="How to try it">
-    <label class="labelled">
-      <span>Engine</span>
-      <select class="field" :value="profile ? keyOf(profile) : ''" @change="choose(($event.target as HTMLSelectElement).value)">
-        <option v-for="engine in engines.profiles" :key="engine.id + engine.revision" :value="keyOf(engine)">{{ engine.name }} {{ engine.revision }}{{ engine.simulated ? ' (simulated)' : engines.isConnected(engine) ? '' : ' (not connected)' }}</option>
-      </select>
-    </label>
-    <label class="labelled">
-      <span>Aspect ratio</span>
-      <select class="field" :value="size?.aspectRatio" @change="set('aspectRatio', ($event.target as HTMLSelectElement).value)">
-        <option v-for="s in profile?.sizes ?? []" :key="s.aspectRatio">{{ s.aspectRatio }}</option>
-      </select>
-    </label>
-    <label class="labelled">
-      <span>Results</span>
-      <input class="field small" type="number" min="1" :max="MAX_COUNT" :placeholder="String(count)" :value="draft.settings['count'] ?? ''" @input="setNumber('count', $event, 1, MAX_COUNT)" @change="settle($event, draft.settings['count'])" />
-    </label>
-    <label class="labelled">
-      <span>Seed</span>
-      <input class="field seed" inputmode="numeric" placeholder="any" :value="draft.settings['seed'] ?? ''" @input="setNumber('seed', $event, 0, 2147483646)" @change="settle($event, draft.settings['seed'])" />
-    </label>
-    <label v-for="setting in profile?.settings ?? []" :key="setting.key" class="labelled" :title="setting.says">
-      <span>{{ setting.label }}</span>
-      <input
-        v-if="setting.kind === 'number'"
-        class="field small"
-        type="number"
-        :min="setting.min"
-        :max="setting.max"
-        :step="setting.step"
-        :placeholder="String(setting.default)"
-        :value="draft.settings[setting.key] ?? ''"
-        @input="setNumber(setting.key, $event, setting.min, setting.max, false)"
-        @change="settle($event, draft.settings[setting.key])"
-      />
-      <select v-else class="field" :value="draft.settings[setting.key] ?? setting.default" @change="set(setting.key, ($event.target as HTMLSelectElement).value)">
-        <option v-for="value in setting.values" :key="value">{{ value }}</option>
-      </select>
-    </label>
-    <div class="go">
-      <span class="soft cost">{{ cost }}</span>
-      <button class="do" :disabled="nothing || starting || !connected" :title="why" @click="emit('try')">Try it</button>
+    <EngineRow
+      v-for="(row, i) in rows"
+      :key="i"
+      :profile="row.profile"
+      :settings="row.settings"
+      :several="several"
+      @choose="choose(i, $event)"
+      @set="set(i, $event)"
+      @remove="setEngines(draft.engines.toSpliced(i, 1))"
+      @copy="emit('copyFor', row.choice)"
+    />
+    <ReferenceRows v-if="draft.references.length" :references="draft.references" @change="emit('change', { references: $event })" />
+    <div class="last">
+      <button class="plain" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Ask another engine too' : 'Choose an engine' }}</button>
+      <OtherWays :draft="draft" :profiles="rows.map(({ profile }) => profile)" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @references="emit('change', { references: $event })" />
+      <label class="seed"><span class="soft">Seed</span><input class="field" inputmode="numeric" placeholder="any" aria-label="Seed" :value="draft.settings['seed'] ?? ''" @input="setSeed" /></label>
+      <div class="go">
+        <span class="soft cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>
+        <button class="do" :disabled="!ready" :title="why" @click="emit('try')">Try it</button>
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped>
 .settings {
+  display: grid;
+  gap: 10px;
+}
+.last {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
-  align-items: end;
-}
-.small {
-  width: 58px;
+  gap: 8px 18px;
+  align-items: center;
 }
 .seed {
-  width: 82px;
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.seed input {
+  width: 92px;
 }
 .go {
   margin-left: auto;

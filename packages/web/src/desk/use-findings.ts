@@ -8,8 +8,12 @@ import type { DraftSession } from './draft-session.ts'
 /** A pause in typing after which the draft is checked. */
 const PAUSE_MS = 150
 
-/** What is wrong with the draft as it stands, found anew a moment after each change. */
-export function useFindings(session: DraftSession, engine: WatchSource<EngineProfile | undefined>) {
+/** The same said of several engines is said once. */
+const once = (findings: readonly Finding[]): Finding[] => [...new Map(findings.map((finding) => [JSON.stringify([finding.kind, finding.where, finding.reason]), finding])).values()]
+const GRAVEST = ['stop', 'caution', 'tip']
+
+/** What is wrong with the draft as it stands for any of the engines that are asked, found anew a moment after each change. */
+export function useFindings(session: DraftSession, engines: WatchSource<EngineProfile[]>) {
   const house = useRules()
   const vocabulary = useGlossary()
   /** The project’s own words are no misspellings. */
@@ -20,21 +24,23 @@ export function useFindings(session: DraftSession, engine: WatchSource<EnginePro
   const all = shallowRef<readonly Finding[]>([])
   /** The draft that was checked last: only on that one do places and fixes hold. */
   const checked = shallowRef(session.draft.value)
-  let profile: EngineProfile | undefined
+  let profiles: EngineProfile[] = []
   let timer: ReturnType<typeof setTimeout> | undefined
 
   async function check(): Promise<void> {
     const draft = session.draft.value
-    const findings = draft.text.trim() ? await session.reading.ask('check', { draft, engine: toRaw(profile), rules: toRaw(house.rules), ownWords: ownWords.value }) : []
+    const ask = (engine: EngineProfile | undefined) => session.reading.ask('check', { draft, engine: toRaw(engine), rules: toRaw(house.rules), ownWords: ownWords.value })
+    const each = draft.text.trim() ? await Promise.all(profiles.length ? profiles.map(ask) : [ask(undefined)]) : []
+    const findings = each.length > 1 ? once(each.flat()).sort((a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity)) : (each[0] ?? [])
     if (session.draft.value !== draft) return
     checked.value = draft
     all.value = findings
     session.view.dispatch({ effects: showFindings.of(findings) })
   }
   watch(
-    [session.draft, engine, () => house.rules, ownWords] as const,
+    [session.draft, engines, () => house.rules, ownWords] as const,
     ([, now]) => {
-      profile = now
+      profiles = now
       clearTimeout(timer)
       timer = setTimeout(() => void check(), PAUSE_MS)
     },

@@ -1,8 +1,12 @@
 import { useLocalStorage } from '@vueuse/core'
 import type { Verdict } from '@idolon/contract'
+import { type Fault, FAULTS } from '@idolon/core'
 
 /** Single letters for verdicts: the first letters of the words, until the writer changes them. */
 export const verdictKeys = useLocalStorage<Record<Verdict, string>>('idolon.verdict-keys', { keep: 'k', maybe: 'm', drop: 'd' }, { mergeDefaults: true })
+/** Single letters for faults; each stands in the word. */
+export const faultKeys = useLocalStorage<Record<Fault, string>>('idolon.fault-keys', { 'extra-people': 'e', 'spoiled-lettering': 's', 'wrong-colour': 'c', 'too-small': 't', 'wrong-period': 'p', 'odd-anatomy': 'a', clutter: 'l', other: 'o' }, { mergeDefaults: true })
+
 /** Commands on single letters can be switched off (WCAG 2.1.4). */
 export const letterKeys = useLocalStorage('idolon.letter-keys', true)
 
@@ -66,6 +70,9 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
       { keys: verdictKeys.value.keep.toUpperCase(), does: 'Keep (again: no verdict)' },
       { keys: verdictKeys.value.maybe.toUpperCase(), does: 'Maybe' },
       { keys: verdictKeys.value.drop.toUpperCase(), does: 'Drop' },
+      ...(Object.keys(FAULTS) as Fault[]).map((fault) => ({ keys: faultKeys.value[fault].toUpperCase(), does: `Fault: ${FAULTS[fault]} (again: not)` })),
+      { keys: 'N', does: 'Write a note' },
+      { keys: 'Delete', does: 'Into the bin' },
       { keys: 'Left, Right', does: 'Picture before, picture after' },
       { keys: 'Enter', does: 'Look at it large' },
       { keys: '+, −, 0', does: 'Larger, smaller, whole (in the large view)' },
@@ -74,8 +81,13 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
 ]
 
 /** The verdict a key press on a picture asks for, if any. */
-export function verdictFor(event: KeyboardEvent): Verdict | undefined {
-  if (!letterKeys.value || event.ctrlKey || event.metaKey || event.altKey) return undefined
-  const key = event.key.toLowerCase()
-  return (Object.keys(verdictKeys.value) as Verdict[]).find((verdict) => verdictKeys.value[verdict] === key)
+export const verdictFor = (event: KeyboardEvent): Verdict | undefined => named(event, verdictKeys.value)
+/** The fault a key press on a picture speaks of, if any. */
+export const faultFor = (event: KeyboardEvent): Fault | undefined => named(event, faultKeys.value)
+
+/** Whether a key press is that letter, where letters are commands. */
+export const isLetter = (event: KeyboardEvent, letter: string): boolean => letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey && event.key.toLowerCase() === letter
+
+function named<T extends string>(event: KeyboardEvent, keys: Record<T, string>): T | undefined {
+  return (Object.keys(keys) as T[]).find((name) => isLetter(event, keys[name]))
 }

@@ -12,8 +12,11 @@ import { useNewPrompt } from '../prompts/new-prompt.ts'
 import PromptRow from '../shared/PromptRow.vue'
 import { counted, sayAmounts, sayExactly } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import { sayMoney } from './money.ts'
 import HouseRules from './HouseRules.vue'
 import KeptPhrases from './KeptPhrases.vue'
+import LedgerChart from './LedgerChart.vue'
+import ProjectMoney from './ProjectMoney.vue'
 
 const route = useRoute()
 const projects = useProjects()
@@ -26,6 +29,7 @@ const prompts = ref<PromptSummary[]>([])
 const total = ref(0)
 const ledger = ref<{ totals: Amount[]; entries: LedgerEntry[] }>()
 const missing = ref(false)
+const worthOf = sayMoney.worth
 
 async function load(): Promise<void> {
   try {
@@ -73,7 +77,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
       <input class="title" :value="typed ?? project.name" aria-label="Name of the project" maxlength="120" @input="typed = ($event.target as HTMLInputElement).value" @blur="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" />
       <p class="row-actions">
         <span>{{ counted(project.prompts, 'prompt') }}, {{ counted(project.proofs, 'proof') }}, <span class="kept">{{ project.keepers }} kept</span></span>
-        <span>Spent so far: {{ sayAmounts(ledger?.totals ?? []) }}</span>
+        <span>Spent so far: {{ sayAmounts(ledger?.totals ?? []) }}<template v-if="worthOf(ledger?.totals ?? [], project)">, {{ worthOf(ledger?.totals ?? [], project) }}</template></span>
         <RouterLink :to="{ path: '/proofs', query: { project: id } }">Its proofs</RouterLink>
         <button class="plain" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Take it from the archive' : 'Archive it' }}</button>
       </p>
@@ -92,6 +96,8 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
     <KeptPhrases :project="id" />
     <section aria-labelledby="ledger-title">
       <h2 id="ledger-title">Ledger</h2>
+      <ProjectMoney :key="project.id" :project="project" @changed="projects.load()" />
+      <LedgerChart :project="project" />
       <p class="soft">Cost is set aside when a proof is asked for, and settled when it is stored, fails or is stopped. The newest entries:</p>
       <div class="scroll" tabindex="0" role="region" aria-label="Newest entries">
         <table>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { askAgain, changeProof, type Proof } from '@idolon/contract'
+import { askAgain, type Proof } from '@idolon/contract'
+import { FAULTS } from '@idolon/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
-import { verdictFor } from '../keys/keys.ts'
 import { useTask } from '../notices/notices.ts'
+import { changeFor, markProof } from './mark-proofs.ts'
 
 const props = withDefaults(defineProps<{ proof: Proof; height?: number }>(), { height: 150 })
 const emit = defineEmits<{ changed: [proof: Proof]; move: [by: number] }>()
@@ -20,7 +21,7 @@ const waiting = computed(() => props.proof.state === 'asked' || props.proof.stat
 const label = computed(() => {
   const { proof } = props
   const name = `${proof.promptTitle}, version ${proof.version}, ${proof.engine.name} ${proof.engine.revision}, result ${proof.index + 1}`
-  return proof.state === 'stored' ? `${name}${proof.verdict ? `, ${proof.verdict}` : ''}` : name
+  return proof.state === 'stored' ? `${name}${proof.verdict ? `, ${proof.verdict}` : ''}${proof.faults.map((fault) => `, ${FAULTS[fault]}`).join('')}` : name
 })
 
 async function onKey(event: KeyboardEvent): Promise<void> {
@@ -29,11 +30,11 @@ async function onKey(event: KeyboardEvent): Promise<void> {
     emit('move', event.key === 'ArrowLeft' ? -1 : 1)
     return
   }
-  const verdict = verdictFor(event)
-  if (!verdict || props.proof.state !== 'stored') return
+  const change = changeFor(event, props.proof)
+  if (!change || props.proof.state !== 'stored') return
   event.preventDefault()
   await task(async () => {
-    emit('changed', await call(changeProof, { params: { proof: props.proof.id }, body: { verdict: props.proof.verdict === verdict ? null : verdict } }))
+    emit('changed', await markProof(props.proof.id, change))
   })
 }
 const again = () =>
@@ -57,6 +58,7 @@ defineExpose({ focus: () => button.value?.focus() })
     </div>
     <figcaption>
       <span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span>
+      <span v-if="proof.faults.length" class="faults" :title="proof.faults.map((fault) => FAULTS[fault]).join(', ')">{{ proof.faults.map((fault) => FAULTS[fault]).join(', ') }}</span>
       <span v-if="proof.seed !== null && proof.picture" class="soft">seed {{ proof.seed }}</span>
     </figcaption>
   </figure>
@@ -65,6 +67,8 @@ defineExpose({ focus: () => button.value?.focus() })
 <style scoped>
 .tile {
   margin: 0;
+  /* The caption is never wider than its picture. */
+  width: min-content;
 }
 .picture {
   display: block;
@@ -117,9 +121,16 @@ defineExpose({ focus: () => button.value?.focus() })
 }
 figcaption {
   display: flex;
+  max-width: 100%;
+  white-space: nowrap;
   gap: 10px;
   min-height: 20px;
   padding-top: 5px;
   font-size: 12px;
+}
+.faults {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  color: var(--accent);
 }
 </style>

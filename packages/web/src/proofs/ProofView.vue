@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Run, type Verdict } from '@idolon/contract'
-import { useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Region, type Run, type Verdict } from '@idolon/contract'
+import type { Fault } from '@idolon/core'
+import { useElementSize, useEventListener } from '@vueuse/core'
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
@@ -9,12 +10,19 @@ import { ApiProblem, messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useActions } from '../go-to/actions.ts'
-import { verdictFor, verdictKeys, letterKeys } from '../keys/keys.ts'
+import { faultFor, isLetter, letterKeys, verdictFor, verdictKeys } from '../keys/keys.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts, sayExactly } from '../shared/said.ts'
 import SavedText from '../shared/SavedText.vue'
 import { settingLines } from '../shared/setting-words.ts'
+import ChangeDialog from './ChangeDialog.vue'
+import FaultRow from './FaultRow.vue'
+import { binProofs, toggled } from './mark-proofs.ts'
+import RegionList from './RegionList.vue'
 import { useZoom } from './zoom.ts'
+
+// Drawing on pictures is a part of its own, loaded when a picture has marks or gets them.
+const RegionLayer = defineAsyncComponent(() => import('./RegionLayer.vue'))
 
 const VERDICTS: Verdict[] = ['keep', 'maybe', 'drop']
 const route = useRoute()
@@ -28,6 +36,19 @@ const trouble = ref('')
 const frame = ref<HTMLElement>()
 const reuse = ref(false)
 const zoom = useZoom(frame)
+const changing = ref(false)
+const marking = ref<Fault>()
+/** The marked place that the keys move. */
+const atRegion = ref<number>()
+const regionList = useTemplateRef<InstanceType<typeof RegionList>>('regionList')
+const note = ref<HTMLElement>()
+const frameSize = useElementSize(frame)
+/** The picture as large as the frame holds it. */
+const box = computed(() => {
+  const { width = 3, height = 2 } = proof.value?.picture ?? {}
+  const scale = Math.min(frameSize.width.value / width, frameSize.height.value / height)
+  return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) }
+})
 
 async function open(id: string): Promise<void> {
   missing.value = false
@@ -37,6 +58,7 @@ async function open(id: string): Promise<void> {
     if (next.runId !== run.value?.id) run.value = await call(readRun, { params: { run: next.runId } })
     if (String(route.params['proof']) !== id) return
     proof.value = next
+    marking.value = undefined
     zoom.whole()
   } catch (error) {
     missing.value = error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')
@@ -54,7 +76,7 @@ function step(by: number): void {
   const next = ready.value[place.value + by]
   if (next) void router.replace(`/proofs/${next.id}`)
 }
-const set = (change: { verdict?: Verdict | null }) =>
+const set = (change: { verdict?: Verdict | null; faults?: Fault[]; regions?: Region[] }) =>
   task(async () => {
     if (proof.value) proof.value = await call(changeProof, { params: { proof: proof.value.id }, body: change })
   })
@@ -65,6 +87,21 @@ const setNote = (id: string, note: string) =>
     if (proof.value?.id === id) proof.value = changed
   })
 const judge = (verdict: Verdict) => set({ verdict: proof.value?.verdict === verdict ? null : verdict })
+const blame = (fault: Fault) => set({ faults: toggled(proof.value?.faults ?? [], fault) })
+const mark = (regions: Region[]) => set({ regions })
+async function drawn(region: Region): Promise<void> {
+  marking.value = undefined
+  await mark([...(proof.value?.regions ?? []), region])
+}
+const remove = () =>
+  task(async () => {
+    const gone = proof.value
+    if (!gone) return
+    const next = ready.value[place.value + 1] ?? ready.value[place.value - 1]
+    await binProofs([gone.id], () => void (run.value && call(readRun, { params: { run: run.value.id } }).then((now) => (run.value = now))))
+    if (next) await router.replace(`/proofs/${next.id}`)
+    else back()
+  })
 const makeBest = () =>
   task(async () => {
     if (!proof.value) return
@@ -80,7 +117,12 @@ function onKey(event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey) return
   const verdict = verdictFor(event)
   const pans: Record<string, [number, number]> = { ArrowUp: [0, 60], ArrowDown: [0, -60] }
+  const fault = faultFor(event)
   if (verdict) void judge(verdict)
+  else if (fault && proof.value?.picture) void blame(fault)
+  else if (isLetter(event, 'n')) note.value?.querySelector('textarea')?.focus()
+  else if (isLetter(event, 'w') && proof.value?.faults.length) void regionList.value?.add(proof.value.faults.at(-1)!)
+  else if (event.key === 'Delete') void remove()
   else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
     const by = event.key === 'ArrowLeft' ? -1 : 1
     if (zoom.scale.value > 1 && event.shiftKey) zoom.pan(-60 * by, 0)
@@ -94,7 +136,12 @@ function onKey(event: KeyboardEvent): void {
   event.preventDefault()
 }
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  if (event.key === 'Escape' && !document.querySelector('.v-overlay--active')) back()
+  if (event.key !== 'Escape' || document.querySelector('.v-overlay--active')) return
+  // From the note and from what is being marked first back to the picture.
+  if (event.target instanceof HTMLTextAreaElement || marking.value) {
+    marking.value = undefined
+    frame.value?.focus({ preventScroll: true })
+  } else back()
 })
 // The picture has the focus from the start, so that keys act at once.
 watch(frame, (element) => element?.focus({ preventScroll: true }))
@@ -102,6 +149,8 @@ watch(frame, (element) => element?.focus({ preventScroll: true }))
 const back = () => (window.history.state as { back?: string | null } | null)?.back ? router.back() : void router.push({ path: '/proofs', query: { prompt: proof.value?.promptId } })
 useActions(() => [
   { name: 'Keep this proof', words: 'verdict like favourite', run: () => void set({ verdict: 'keep' }) },
+  { name: 'Change this picture', words: 'edit inpaint variation base', run: () => (changing.value = true) },
+  { name: 'Delete this proof', words: 'remove bin', run: () => void remove() },
   { name: 'Make it the best proof', words: 'cover', run: () => void makeBest() },
   { name: 'Use this version in another project', words: 'reuse copy', run: () => (reuse.value = true) },
 ])
@@ -125,23 +174,32 @@ useActions(() => [
         </span>
       </p>
       <div ref="frame" class="frame" tabindex="0" role="group" :aria-label="`Picture ${place + 1} of ${ready.length}; arrows go from one to the next`" @keydown="onKey">
-        <img v-if="proof.picture" :key="proof.picture.sha256" :src="`/api/pictures/${proof.picture.sha256}`" :alt="`${proof.promptTitle}, version ${proof.version}`" :style="{ transform: zoom.transform.value }" draggable="false" />
+        <div v-if="proof.picture" class="held" :style="{ width: `${box.width}px`, height: `${box.height}px`, transform: zoom.transform.value }">
+          <img :key="proof.picture.sha256" :src="`/api/pictures/${proof.picture.sha256}`" :alt="`${proof.promptTitle}, version ${proof.version}`" draggable="false" />
+          <div v-if="marking || proof.regions.length" class="over" :class="{ marking }" @pointerdown="marking && $event.stopPropagation()"><RegionLayer :regions="proof.regions" :width="box.width" :height="box.height" :marking="marking" :at="atRegion" @drawn="drawn" /></div>
+        </div>
         <p v-else class="soft">{{ proof.reason ?? 'Not back yet.' }} <button v-if="proof.reason" class="plain" @click="again">Ask again</button></p>
       </div>
     </div>
     <aside class="facts">
       <h1><RouterLink :to="`/desk/${proof.promptId}`">{{ proof.promptTitle }}</RouterLink></h1>
-      <p class="soft">Version {{ proof.version }}, {{ proof.engine.name }} {{ proof.engine.revision }}<template v-if="proof.engine.simulated"> (simulated)</template></p>
+      <p class="soft">Version {{ proof.version }}, {{ proof.engine.name }} {{ proof.engine.revision }}<template v-if="proof.engine.simulated"> (simulated)</template><template v-if="proof.broughtIn">, brought in</template><template v-if="proof.rank">, ranked {{ proof.rank }}</template></p>
+      <p v-if="proof.parentId"><RouterLink :to="`/proofs/${proof.parentId}`">The proof it started from</RouterLink></p>
       <div class="verdicts" role="group" aria-label="Verdict">
         <button v-for="verdict in VERDICTS" :key="verdict" class="quiet" :class="{ on: proof.verdict === verdict, [verdict]: true }" :aria-pressed="proof.verdict === verdict" :disabled="!proof.picture" @click="judge(verdict)">
           {{ verdict }}<kbd v-if="letterKeys">{{ verdictKeys[verdict] }}</kbd>
         </button>
       </div>
-      <div class="labelled"><span>Note</span><SavedText :key="proof.id" multiline :value="proof.note" label="Note" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
+      <FaultRow :faults="proof.faults" :disabled="!proof.picture" @toggle="blame" />
+      <RegionList ref="regionList" :regions="proof.regions" :faults="proof.faults" :marking="marking" @change="mark" @mark="marking = $event" @at="atRegion = $event" />
+      <div ref="note" class="labelled"><span>Note</span><SavedText :key="proof.id" multiline :value="proof.note" label="Note" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
       <p class="row-actions">
         <RouterLink class="quiet" :to="`/desk/${proof.promptId}`">Open the draft</RouterLink>
+        <button v-if="proof.picture" class="quiet" @click="changing = true">Change this picture</button>
+        <RouterLink v-if="proof.seed !== null" :to="{ path: `/desk/${proof.promptId}`, query: { seed: proof.seed } }">Try the draft with this seed</RouterLink>
         <button class="plain" @click="reuse = true">Use in another project</button>
         <button v-if="proof.picture" class="plain" @click="makeBest">Make it the best proof</button>
+        <button class="plain" @click="remove">Delete</button>
         <a v-if="proof.picture" :href="`/api/pictures/${proof.picture.sha256}`" :download="`${proof.promptTitle} v${proof.version} ${proof.seed}.png`">Download</a>
       </p>
       <h2>What made it</h2>
@@ -157,6 +215,7 @@ useActions(() => [
       </dl>
       <ul v-if="proof.output.notes.length" class="notes"><li v-for="note in proof.output.notes" :key="note">{{ note }}</li></ul>
     </aside>
+    <ChangeDialog v-model="changing" :proof="proof" />
     <ReuseDialog v-model="reuse" :title="`${proof.promptTitle}, version ${proof.version}`" :prompt-id="proof.promptId" :version-id="proof.versionId" />
   </main>
   <main v-else class="page soft" role="status">Opening …</main>
@@ -195,6 +254,17 @@ useActions(() => [
 }
 .frame:focus-visible {
   outline-color: var(--rule-strong);
+}
+.held {
+  position: relative;
+}
+.over {
+  position: absolute;
+  inset: 0;
+  pointer-events: none;
+}
+.over.marking {
+  pointer-events: auto;
 }
 .frame img {
   width: 100%;

@@ -71,6 +71,7 @@ const scope = computed(() => {
     <header>
       <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span></h1>
       <div class="finding">
+        <RouterLink :to="{ path: '/proofs/sheet', query: route.query }">As a sheet</RouterLink>
         <select v-if="!promptId && !runId" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
           <option value="">every project</option>
           <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>

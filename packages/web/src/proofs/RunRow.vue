@@ -4,7 +4,9 @@ import { computed, useTemplateRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted, sayAmounts, sayExactly, sayWhen } from '../shared/said.ts'
+import { useEngines } from '../stores/engines.ts'
 import { useNow } from '../shared/use-now.ts'
+import BringInPictures from './BringInPictures.vue'
 import ProofTile from './ProofTile.vue'
 
 /** The proofs of one run in one row, with what was asked for. */
@@ -15,12 +17,13 @@ const now = useNow()
 const tiles = useTemplateRef<InstanceType<typeof ProofTile>[]>('tiles')
 
 const shown = computed(() => props.proofs ?? props.run.proofs)
-const engines = computed(() => [...new Set(props.run.proofs.map(({ engine }) => `${engine.name} ${engine.revision}${engine.simulated ? ' (simulated)' : ''}`))].join(', '))
+const named = useEngines()
+const engines = computed(() => props.run.proofs.length === 0 ? props.run.engines.map(({ engine, revision }) => `${named.find(engine, revision)?.name ?? engine} ${revision ?? ''}`).join(', ') : [...new Set(props.run.proofs.map(({ engine }) => `${engine.name} ${engine.revision}${engine.simulated ? ' (simulated)' : ''}`))].join(', '))
 const done = computed(() => props.run.proofs.filter(({ state }) => state !== 'asked' && state !== 'sent').length)
 const running = computed(() => done.value < props.run.proofs.length)
 const line = computed(() => {
   const ratio = props.run.proofs[0]?.output.settings['aspectRatio']
-  return [engines.value, ratio, counted(props.run.proofs.length, 'result'), sayAmounts(props.run.cost)].filter(Boolean).join(' · ')
+  return [engines.value, props.run.byHand ? 'made elsewhere' : '', props.run.sweep ? `${props.run.sweep.key} ${props.run.sweep.values.join(', ')}` : '', ratio, counted(props.run.proofs.length, 'result'), sayAmounts(props.run.cost)].filter(Boolean).join(' · ')
 })
 const stop = () =>
   task(async () => {
@@ -41,9 +44,11 @@ const stop = () =>
         <span v-if="running" role="status">{{ done }} of {{ run.proofs.length }} are back</span>
         <button v-if="running && !run.stoppedAt" class="plain strong" @click="stop">Stop</button>
         <span v-if="running && run.stoppedAt" class="soft">Stopped; what the engine already has still arrives.</span>
+        <button v-if="run.byHand && !run.stoppedAt" class="plain" @click="stop">No more pictures</button>
         <slot name="actions" />
       </p>
     </header>
+    <BringInPictures v-if="run.byHand && !run.stoppedAt" :run="run" @changed="emit('changed', $event)" />
     <div class="tiles">
       <ProofTile
         v-for="(proof, i) in shown"

@@ -4,11 +4,15 @@ import { computed, type Ref, ref } from 'vue'
 const STEP = 1.25
 const MOST = 12
 
-/** Zoom and pan of a picture in its frame: wheel, drag, and keys by way of `by` and `pan`. */
-export function useZoom(frame: Ref<HTMLElement | undefined>) {
-  const scale = ref(1)
-  const x = ref(0)
-  const y = ref(0)
+export interface ZoomState {
+  scale: Ref<number>
+  x: Ref<number>
+  y: Ref<number>
+}
+export const zoomState = (): ZoomState => ({ scale: ref(1), x: ref(0), y: ref(0) })
+
+/** Zoom and pan of a picture in its frame: wheel, drag, and keys by way of `by` and `pan`. Frames that share a state move together. */
+export function useZoom(frame: Ref<HTMLElement | undefined>, { scale, x, y }: ZoomState = zoomState()) {
   let dragging: { fromX: number; fromY: number } | undefined
 
   /** Zooms by steps, keeping the point (px, from the frame's middle) where it is. */

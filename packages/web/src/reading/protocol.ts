@@ -1,4 +1,4 @@
-import type { Draft, EngineProfile, Facet, Finding, HouseRules, Output, Reading, TextChange } from '@idolon/core'
+import type { Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, Output, Reading, TextChange } from '@idolon/core'
 import type { FixedFacet, Rewritten, Style, Trim } from '@idolon/core/reader'
 
 /** A question about the text that the worker has, by kind, with the answer it gets. */
@@ -13,6 +13,8 @@ export interface Asks {
   output: { ask: { draft: Draft; engine: EngineProfile }; answer: Output }
   /** What to take out of a draft so that it fits an engine. */
   trim: { ask: { draft: Draft; engine: EngineProfile }; answer: Trim }
+  /** All in which two drafts differ; of each unit, the edit of the first draft that makes it alone. */
+  differences: { ask: { before: Draft; after: Draft }; answer: { difference: Difference; edit: Edit }[] }
   /** What is wrong with a draft before it is tried; `ownWords` are right here though no dictionary has them. */
   check: { ask: { draft: Draft; engine?: EngineProfile | undefined; rules?: HouseRules | undefined; ownWords?: readonly string[] | undefined }; answer: Finding[] }
 }

@@ -1,4 +1,4 @@
-import { type AssociationTable, changesFit, changeText, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, outputFor } from '@idolon/core'
+import { type AssociationTable, changesFit, changeText, Differences, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, outputFor } from '@idolon/core'
 import type { Around } from '@idolon/core/check'
 import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor } from '@idolon/core/reader'
 import associationsUrl from '@idolon/core/tables/associations.json?url'
@@ -61,6 +61,11 @@ function answer(question: Question): void {
       (check) => say({ type: 'answer', id, answer: check(draft, { engine, rules, ownWords: new Set(ownWords) }) }),
       (error: unknown) => setTimeout(() => { throw error }),
     )
+  } else if (question.kind === 'differences') {
+    const { id, before, after } = question
+    const read = ({ text, marks }: Draft) => own.reader!.read(text, fixedFacetsOf(marks)).phrases
+    const differences = new Differences(before, after, read(before), read(after))
+    say({ type: 'answer', id, answer: differences.list.map((difference, i) => ({ difference, edit: differences.edit([i]) })) })
   } else if (question.kind === 'trim') {
     say({ type: 'answer', id: question.id, answer: trimFor(question.draft, question.engine, own.reader) })
   } else {

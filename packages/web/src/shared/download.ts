@@ -1,6 +1,9 @@
 /** Offers a text as a file to keep. */
-export function download(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+export const download = (name: string, text: string, type = 'application/json'): void => save(name, new Blob([text], { type }))
+
+/** Offers bytes as a file to keep. */
+export function save(name: string, bytes: Blob): void {
+  const url = URL.createObjectURL(bytes)
   const link = document.createElement('a')
   link.href = url
   link.download = name

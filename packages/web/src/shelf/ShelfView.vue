@@ -30,7 +30,6 @@ const tags = ref<TagCount[]>([])
 const slow = ref(false)
 const reusing = ref<PromptSummary>()
 const reuseOpen = ref(false)
-const bin = computed(() => text('bin') === '1')
 const filtered = computed(() => Boolean(q.value || text('project') || text('tag') || text('status') || text('kept')))
 
 // The filters live in the address, so that a search can be kept, shared and gone back to.
@@ -41,7 +40,6 @@ const query = computed(() => ({
   ...(text('tag') ? { tag: text('tag') } : {}),
   ...(STATUSES.includes(text('status') as Status) ? { status: text('status') as Status } : {}),
   ...(text('kept') ? { kept: true } : {}),
-  ...(bin.value ? { bin: true } : {}),
 }))
 
 let newest: AbortController | undefined
@@ -94,14 +92,14 @@ const putBack = (prompt: PromptSummary) =>
   })
 function clear(): void {
   q.value = ''
-  void router.replace({ query: bin.value ? { bin: '1' } : {} })
+  void router.replace({ query: {} })
 }
 </script>
 
 <template>
   <main class="page shelf">
     <header>
-      <h1 class="view-title">{{ bin ? 'The bin' : 'Shelf' }} <span class="scope">{{ bin ? 'what was deleted, of all projects' : 'prompts of all projects' }}</span></h1>
+      <h1 class="view-title">Shelf <span class="scope">prompts of all projects</span></h1>
       <div class="finding">
         <input v-model="q" class="field words" type="search" aria-label="Find by words in text, title, tags and notes" placeholder="Words in text, title, tags, notes" maxlength="500" />
         <select class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
@@ -122,18 +120,14 @@ function clear(): void {
         <span>{{ rows === undefined || slow ? 'Looking …' : counted(total, 'prompt') }}</span>
         <span v-for="word in read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
         <button v-if="filtered" class="plain" @click="clear">Clear the search</button>
-        <button class="plain bin" @click="set('bin', bin ? '' : '1')">{{ bin ? 'Back to the Shelf' : 'The bin' }}</button>
+        <RouterLink class="bin" to="/bin">The bin</RouterLink>
       </p>
     </header>
     <p v-if="rows?.length === 0 && filtered" class="soft">Nothing fits. Take a word or a filter away.</p>
-    <p v-else-if="rows?.length === 0 && bin" class="soft">The bin is empty.</p>
     <p v-else-if="rows?.length === 0">Nothing on the Shelf yet. <button class="do" @click="fromNothing">New prompt</button></p>
     <PromptRow v-for="prompt in rows" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" heading="h2">
-      <template v-if="bin"><button class="quiet" @click="putBack(prompt)">Put back</button></template>
-      <template v-else>
-        <button class="quiet" :aria-label="`Use ${prompt.title} again`" @click="(reusing = prompt), (reuseOpen = true)">Use again</button>
-        <button class="plain" :aria-label="`Delete ${prompt.title}`" @click="remove(prompt)">Delete</button>
-      </template>
+      <button class="quiet" :aria-label="`Use ${prompt.title} again`" @click="(reusing = prompt), (reuseOpen = true)">Use again</button>
+      <button class="plain" :aria-label="`Delete ${prompt.title}`" @click="remove(prompt)">Delete</button>
     </PromptRow>
     <button v-if="rows && rows.length < total" class="quiet more" @click="load(true)">Show {{ Math.min(PAGE, total - rows.length) }} more</button>
     <ReuseDialog v-if="reusing" v-model="reuseOpen" :prompt-id="reusing.id" :title="reusing.title" />

@@ -19,6 +19,8 @@ export const useEngines = defineStore('engines', () => {
   const isConnected = (profile: EngineProfile | undefined): boolean => all.value.some((engine) => engine.connected && engine.profile.id === profile?.id && engine.profile.revision === profile.revision)
   /** Of every engine the newest revision. */
   const newest = computed(() => profiles.value.filter((profile) => find(profile.id) === profile))
+  /** “Burin 2”, from “burin 2” as a choice of engines is written. */
+  const named = (said: string): string => said.replace(/^[^ ,]+/, (id) => find(id)?.name ?? id)
   async function save(profile: EngineProfile): Promise<void> {
     await call(saveEngine, { params: { engine: profile.id, revision: profile.revision }, body: profile })
     await read()
@@ -27,5 +29,5 @@ export const useEngines = defineStore('engines', () => {
     await call(removeEngine, { params: { engine: id, revision } })
     await read()
   }
-  return { all, profiles, newest, load, find, isConnected, save, remove }
+  return { all, profiles, newest, load, find, isConnected, named, save, remove }
 })

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { type BinEntry, type BinKind, listBin, putBack, removeForGood } from '@idolon/contract'
+import { computed, ref, shallowRef } from 'vue'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { counted, sayExactly, sayWhen } from '../shared/said.ts'
+import { useNow } from '../shared/use-now.ts'
+
+const KINDS: Record<BinKind, string> = { prompt: 'prompts', proof: 'proofs', phrase: 'phrases', term: 'terms', engine: 'engines' }
+const ONE: Record<BinKind, string> = { prompt: 'Prompt', proof: 'Proof', phrase: 'Phrase', term: 'Term', engine: 'Engine' }
+const notices = useNotices()
+const task = useTask()
+const now = useNow()
+const entries = shallowRef<BinEntry[]>()
+const kind = ref<BinKind | ''>('')
+
+const load = () => call(listBin, {}).then((list) => (entries.value = list))
+void task(load)
+onChange((event) => {
+  if (event === 'reset' || event.kind === 'bin' || event.kind === 'prompt') void load().catch(() => undefined)
+})
+const shown = computed(() => (entries.value ?? []).filter((entry) => !kind.value || entry.kind === kind.value))
+const removable = computed(() => shown.value.filter((entry) => entry.removable))
+const back = ({ kind: of, id, name }: BinEntry) =>
+  task(async () => {
+    await call(putBack, { params: { kind: of, id } })
+    notices.show(`“${name}” is back.`)
+    await load()
+  })
+const asking = ref<BinEntry[]>([])
+const remove = () =>
+  task(async () => {
+    const list = asking.value
+    asking.value = []
+    for (const { kind: of, id } of list) await call(removeForGood, { params: { kind: of, id } })
+    notices.show(`${counted(list.length, 'thing')} removed for good. What was spent on them stays in the ledger.`)
+    await load()
+  })
+</script>
+
+<template>
+  <main class="page">
+    <h1 class="view-title">Bin</h1>
+    <div class="finding">
+      <select v-model="kind" class="field" aria-label="Kind"><option value="">everything</option><option v-for="(name, key) in KINDS" :key="key" :value="key">{{ name }}</option></select>
+      <span class="soft" role="status">{{ entries ? counted(shown.length, 'thing') : 'Looking …' }}</span>
+      <button v-if="removable.length" class="quiet" @click="asking = removable">Remove {{ counted(removable.length, 'old one') }} for good</button>
+    </div>
+    <p class="soft">What is deleted stays here for 30 days at least, and after that until you remove it.</p>
+    <ul>
+      <li v-for="entry in shown" :key="entry.id">
+        <img v-if="entry.picture" :src="`/api/pictures/${entry.picture}/thumbnail`" alt="" loading="lazy" />
+        <span v-else class="none" />
+        <span class="what"><span class="name" :title="entry.name">{{ entry.name }}</span><span class="soft">{{ ONE[entry.kind] }}{{ entry.project ? ` of ${entry.project}` : '' }}, <time :datetime="entry.deletedAt" :title="sayExactly(entry.deletedAt)">{{ sayWhen(entry.deletedAt, now) }}</time></span></span>
+        <button class="quiet" @click="back(entry)">Put back</button>
+        <button v-if="entry.removable" class="plain" @click="asking = [entry]">Remove for good</button>
+      </li>
+    </ul>
+    <p v-if="entries && shown.length === 0">The bin is empty.</p>
+    <v-dialog :model-value="asking.length > 0" max-width="460" aria-labelledby="remove-title" @update:model-value="asking = []">
+      <div class="dialog ask">
+        <h2 id="remove-title">Remove {{ asking.length === 1 ? `“${asking[0]!.name}”` : counted(asking.length, 'thing') }} for good?</h2>
+        <p>Words and pictures are then gone. What was spent stays in the ledger.</p>
+        <p class="row-actions"><button class="do" @click="remove">Remove for good</button><button class="plain" @click="asking = []">Cancel</button></p>
+      </div>
+    </v-dialog>
+  </main>
+</template>
+
+<style scoped>
+ul {
+  margin-top: 14px;
+}
+li {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  padding: 8px 0;
+  border-top: 1px solid var(--rule);
+}
+img,
+.none {
+  flex: none;
+  width: 66px;
+  height: 44px;
+  object-fit: cover;
+  background: var(--wash);
+}
+.what {
+  display: grid;
+  flex: 1;
+  min-width: 0;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.ask {
+  display: grid;
+  gap: 12px;
+}
+</style>

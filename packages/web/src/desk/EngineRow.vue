@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { costOf, countOf, type EngineProfile, MAX_COUNT, type Settings, sizeFor } from '@idolon/core'
+import { computed } from 'vue'
+import { sayAmounts } from '../shared/said.ts'
+import { useEngines } from '../stores/engines.ts'
+
+/** One engine that is asked: its size, how many results, its own settings, and what these cost. */
+const props = defineProps<{ profile: EngineProfile | undefined; settings: Settings; several: boolean }>()
+const emit = defineEmits<{ choose: [profile: EngineProfile]; set: [changes: Record<string, string | number | undefined>]; remove: []; copy: [] }>()
+const engines = useEngines()
+
+const keyOf = (one: EngineProfile) => `${one.id}|${one.revision}`
+function choose(key: string): void {
+  const [id = '', revision] = key.split('|')
+  const profile = engines.find(id, revision)
+  if (profile) emit('choose', profile)
+}
+const size = computed(() => props.profile && sizeFor(props.profile, props.settings))
+/** Sizes of one ratio are told apart by their pixels. */
+const sizes = computed(() => (props.profile?.sizes ?? []).map((one) => ({ ...one, key: `${one.aspectRatio}|${one.width}`, said: props.profile!.sizes.filter(({ aspectRatio }) => aspectRatio === one.aspectRatio).length > 1 ? `${one.aspectRatio}, ${one.width} × ${one.height}` : one.aspectRatio })))
+function chooseSize(key: string): void {
+  const [aspectRatio = '', width] = key.split('|')
+  emit('set', { aspectRatio, width: sizes.value.filter((one) => one.aspectRatio === aspectRatio).length > 1 ? Number(width) : undefined })
+}
+const cost = computed(() => (props.profile ? sayAmounts([{ unit: props.profile.costUnit, amount: costOf(props.profile, props.settings) }]) : ''))
+const count = computed(() => countOf(props.settings))
+const connected = computed(() => engines.isConnected(props.profile))
+
+/** Takes a number as it is typed, so that cost and output are always those of what stands in the fields. */
+function setNumber(key: string, event: Event, min: number, max: number, whole = true): void {
+  const { value: typed } = event.target as HTMLInputElement
+  const value = Number(typed)
+  if (typed.trim() === '') emit('set', { [key]: undefined })
+  else if (Number.isFinite(value)) emit('set', { [key]: Math.min(max, Math.max(min, whole ? Math.round(value) : value)) })
+}
+/** Leaves in the field what was taken. */
+function settle(event: Event, value: string | number | undefined): void {
+  ;(event.target as HTMLInputElement).value = value === undefined ? '' : String(value)
+}
+</script>
+
+<template>
+  <div class="row" role="group" :aria-label="`Asked of ${profile ? `${profile.name} ${profile.revision}` : 'an engine that is gone'}`">
+    <label class="labelled">
+      <span>Engine</span>
+      <select class="field" :value="profile ? keyOf(profile) : ''" @change="choose(($event.target as HTMLSelectElement).value)">
+        <option v-for="engine in engines.profiles" :key="keyOf(engine)" :value="keyOf(engine)">{{ engine.name }} {{ engine.revision }}{{ engine.simulated ? ' (simulated)' : engines.isConnected(engine) ? '' : ' (not connected)' }}</option>
+      </select>
+    </label>
+    <label class="labelled">
+      <span>Aspect ratio</span>
+      <select class="field" :value="size ? `${size.aspectRatio}|${size.width}` : ''" @change="chooseSize(($event.target as HTMLSelectElement).value)">
+        <option v-for="s in sizes" :key="s.key" :value="s.key">{{ s.said }}</option>
+      </select>
+    </label>
+    <label class="labelled">
+      <span>Results</span>
+      <input class="field small" type="number" min="1" :max="MAX_COUNT" :placeholder="String(count)" :value="settings['count'] ?? ''" @input="setNumber('count', $event, 1, MAX_COUNT)" @change="settle($event, settings['count'])" />
+    </label>
+    <label v-for="setting in profile?.settings ?? []" :key="setting.key" class="labelled" :title="setting.says">
+      <span>{{ setting.label }}</span>
+      <input
+        v-if="setting.kind === 'number'"
+        class="field small"
+        type="number"
+        :min="setting.min"
+        :max="setting.max"
+        :step="setting.step"
+        :placeholder="String(setting.default)"
+        :value="settings[setting.key] ?? ''"
+        @input="setNumber(setting.key, $event, setting.min, setting.max, false)"
+        @change="settle($event, settings[setting.key])"
+      />
+      <select v-else class="field" :value="settings[setting.key] ?? setting.default" @change="emit('set', { [setting.key]: ($event.target as HTMLSelectElement).value })">
+        <option v-for="value in setting.values" :key="value">{{ value }}</option>
+      </select>
+    </label>
+    <span class="ends">
+      <span v-if="several" class="soft">{{ cost }}</span>
+      <button class="plain" title="Freezes this version and waits for pictures that you make there yourself" @click="emit('copy')">Copy for it</button>
+      <button v-if="several" class="plain" @click="emit('remove')">Leave out</button>
+    </span>
+    <p v-if="profile && !connected" class="soft away">{{ profile.name }} cannot be asked from here. Copy for it, make the pictures there, and bring them in.</p>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+}
+.row + .row {
+  padding-top: 8px;
+  border-top: 1px solid var(--rule);
+}
+.small {
+  width: 54px;
+}
+.row select {
+  max-width: 158px;
+}
+.ends {
+  display: flex;
+  gap: 12px;
+  margin-left: auto;
+  padding-bottom: 6px;
+  white-space: nowrap;
+}
+.away {
+  flex-basis: 100%;
+}
+</style>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { countFaultsOf, type Run } from '@idolon/contract'
+import { countFaults, type FaultCount, suggestFromFaults } from '@idolon/core'
+import { computed, shallowRef, watch } from 'vue'
+import { call } from '../api/call.ts'
+import { useNotices } from '../notices/notices.ts'
+import { useEngines } from '../stores/engines.ts'
+import type { DraftSession } from './draft-session.ts'
+
+/** Faults that came again in the newest runs of the version last tried, and what may be changed against each by one press. */
+const props = defineProps<{ runs: Run[]; session: DraftSession; projectId: string }>()
+const engines = useEngines()
+const notices = useNotices()
+const record = shallowRef<FaultCount[]>([])
+
+const proofs = computed(() => props.runs.filter(({ versionId }) => versionId === props.runs[0]?.versionId).flatMap((run) => run.proofs.filter(({ picture, verdict, faults }) => picture && (verdict || faults.length))))
+const counted = computed(() => countFaults(proofs.value))
+watch(
+  () => JSON.stringify(counted.value),
+  (now) => {
+    if (now !== '[]') void call(countFaultsOf, { query: { project: props.projectId } }).then((list) => (record.value = list)).catch(() => undefined)
+  },
+  { immediate: true },
+)
+const suggestions = computed(() => {
+  const read = props.session.reading.reading.value
+  const draft = props.session.draft.value
+  if (!read || read.text !== draft.text) return []
+  return suggestFromFaults({ draft, phrases: read.reading.phrases, profiles: engines.profiles.filter((profile) => engines.isConnected(profile)), counts: counted.value, record: record.value }).filter(({ offers }) => offers.length)
+})
+function take(offer: (typeof suggestions.value)[number]['offers'][number]): void {
+  props.session.apply(offer.edit)
+  notices.show(`Done: ${offer.label}.`, { action: { label: 'Undo', run: props.session.undo } })
+}
+</script>
+
+<template>
+  <section v-if="suggestions.length" class="suggestions" aria-label="Against repeated faults">
+    <div v-for="one in suggestions" :key="one.reason" class="one">
+      <p>{{ one.reason }}</p>
+      <p class="offers"><button v-for="offer in one.offers" :key="offer.label" class="plain" @click="take(offer)">{{ offer.label }}</button></p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.suggestions {
+  display: grid;
+  gap: 8px;
+  padding: 2px 0 2px 12px;
+  border-left: 2px solid var(--accent);
+}
+.offers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+.offers .plain {
+  text-align: left;
+}
+</style>

@@ -1,0 +1,109 @@
+<script lang="ts">
+import type { Sweep } from './sweep.ts'
+
+/** How else to try than with the draft's own seed or a new one. */
+export interface Way {
+  /** Of the first result; null for a new one. */
+  seed?: number | null
+  sweep?: Sweep
+}
+</script>
+
+<script setup lang="ts">
+import { costOf, countOf, type Draft, type EngineProfile, type ReferenceUse, settingsFor } from '@idolon/core'
+import { computed, ref, watch } from 'vue'
+import { useTask } from '../notices/notices.ts'
+import { uploadPicture } from '../proofs/upload.ts'
+import { counted, sayAmounts } from '../shared/said.ts'
+import { stepsBetween } from './sweep.ts'
+
+/** Trying again with the same seeds or new ones, going through a setting, and adding a reference picture. */
+const props = defineProps<{ draft: Draft; profiles: (EngineProfile | undefined)[]; lastSeed: number | undefined; ready: boolean }>()
+const emit = defineEmits<{ try: [way: Way]; references: [references: ReferenceUse[]] }>()
+const open = ref(false)
+const task = useTask()
+
+/** Settings that every engine chosen has. */
+const shared = computed(() => {
+  const [first, ...others] = props.profiles
+  return (first?.settings ?? []).filter(({ key }) => others.every((profile) => profile?.settings.some((one) => one.key === key)))
+})
+const key = ref('')
+const setting = computed(() => shared.value.find((one) => one.key === key.value) ?? shared.value[0])
+const from = ref(0)
+const to = ref(0)
+const steps = ref(4)
+watch(
+  setting,
+  (now) => {
+    if (now?.kind !== 'number') return
+    const middle = (now.max - now.min) / 2
+    from.value = stepsBetween(now, now.min + middle * 0.4, now.max, 2)[0] ?? now.min
+    to.value = stepsBetween(now, now.min, now.max - middle * 0.2, 2)[1] ?? now.max
+  },
+  { immediate: true },
+)
+const values = computed(() => (setting.value?.kind === 'number' ? stepsBetween(setting.value, from.value, to.value, steps.value) : (setting.value?.values ?? [])))
+const runs = computed(() => props.draft.engines.map((choice, i) => ({ profile: props.profiles[i], settings: settingsFor(props.draft, choice) })))
+const results = computed(() => values.value.length * runs.value.reduce((sum, { settings }) => sum + countOf(settings), 0))
+const cost = computed(() => {
+  const sums = new Map<string, number>()
+  for (const { profile, settings } of runs.value) if (profile) sums.set(profile.costUnit, (sums.get(profile.costUnit) ?? 0) + values.value.length * costOf(profile, settings))
+  return sayAmounts([...sums].map(([unit, amount]) => ({ unit, amount })))
+})
+const addReference = (event: Event) => {
+  const input = event.target as HTMLInputElement
+  const [file] = input.files ?? []
+  input.value = ''
+  if (file) void task(async () => emit('references', [...props.draft.references, { reference: (await uploadPicture(file)).sha256, role: 'layout', strength: 50 }]))
+}
+</script>
+
+<template>
+  <button class="plain" :aria-expanded="open" aria-controls="other-ways" @click="open = !open">Other ways to try</button>
+  <div v-if="open" id="other-ways" class="ways">
+    <p class="row-actions">
+      <button class="plain" :disabled="!ready || lastSeed === undefined" :title="lastSeed === undefined ? 'Nothing has been tried yet' : `Seed ${lastSeed}: what changes is what you changed`" @click="emit('try', { seed: lastSeed ?? null })">Try again, same seed</button>
+      <button class="plain" :disabled="!ready" @click="emit('try', { seed: null })">Try again, new seeds</button>
+      <label class="plain file">Add a reference picture<input type="file" class="visually-hidden" accept="image/png,image/jpeg,image/webp" @change="addReference" /></label>
+    </p>
+    <p v-if="setting" class="sweep">
+      Go through
+      <select class="field" aria-label="Setting to go through" :value="setting.key" @change="key = ($event.target as HTMLSelectElement).value">
+        <option v-for="one in shared" :key="one.key" :value="one.key">{{ one.label }}</option>
+      </select>
+      <template v-if="setting.kind === 'number'">
+        from <input v-model.number="from" class="field number" type="number" :min="setting.min" :max="setting.max" :step="setting.step" aria-label="From" /> to
+        <input v-model.number="to" class="field number" type="number" :min="setting.min" :max="setting.max" :step="setting.step" aria-label="To" /> in
+        <input v-model.number="steps" class="field number" type="number" min="2" max="12" aria-label="Steps" /> steps:
+      </template>
+      <span class="soft">{{ values.join(', ') }}; {{ counted(results, 'result') }}, {{ cost }}</span>
+      <button class="quiet" :disabled="!ready || values.length < 2" @click="emit('try', { sweep: { key: setting.key, values } })">Try these</button>
+    </p>
+    <p v-else-if="profiles.length > 1" class="soft">The engines chosen have no setting in common to go through.</p>
+  </div>
+</template>
+
+<style scoped>
+.ways {
+  order: 9;
+  flex-basis: 100%;
+  display: grid;
+  gap: 10px;
+  padding: 10px 0 2px 12px;
+  border-left: 2px solid var(--rule);
+}
+.sweep {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 8px;
+  align-items: center;
+}
+.number {
+  width: 62px;
+}
+.file:focus-within {
+  outline: 2px solid var(--accent);
+  outline-offset: 2px;
+}
+</style>

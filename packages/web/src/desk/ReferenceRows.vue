@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { REFERENCE_ROLES, type ReferenceRole, type ReferenceUse } from '@idolon/core'
+import { thumbnailOf } from '../proofs/upload.ts'
+
+/** Pictures that go along with the prompt: what each is for, and how closely it is followed. */
+const props = defineProps<{ references: ReferenceUse[] }>()
+const emit = defineEmits<{ change: [references: ReferenceUse[]] }>()
+const SAYS: Record<ReferenceRole, string> = { base: 'start from it', layout: 'follow its layout', palette: 'take its colours', person: 'keep this person', finish: 'take its finish' }
+const put = (i: number, more: Partial<ReferenceUse>) => emit('change', props.references.with(i, { ...props.references[i]!, ...more }))
+</script>
+
+<template>
+  <ul class="references" aria-label="Reference pictures">
+    <li v-for="(use, i) in references" :key="i">
+      <img :src="thumbnailOf(use.reference)" :alt="`Reference ${i + 1}`" />
+      <select class="field" :aria-label="`What reference ${i + 1} is for`" :value="use.role" @change="put(i, { role: ($event.target as HTMLSelectElement).value as ReferenceRole })">
+        <option v-for="role in REFERENCE_ROLES" :key="role" :value="role">{{ SAYS[role] }}</option>
+      </select>
+      <label class="strength"><span class="soft">Strength</span><input type="range" min="0" max="100" step="5" :value="use.strength" @change="put(i, { strength: Number(($event.target as HTMLInputElement).value) })" /><span>{{ use.strength }}</span></label>
+      <button class="plain" @click="emit('change', references.toSpliced(i, 1))">Take off</button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.references {
+  display: grid;
+  gap: 6px;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+img {
+  width: 54px;
+  height: 36px;
+  object-fit: cover;
+  background: var(--wash);
+}
+.strength {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.strength input {
+  accent-color: var(--accent);
+}
+</style>

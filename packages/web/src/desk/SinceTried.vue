@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { type Aside, dropAside, listAsides, putAside } from '@idolon/contract'
+import { applyEdit, type Draft, editBetween, rebaseEdit } from '@idolon/core'
+import { computed, ref, shallowRef } from 'vue'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { sayDifference } from '../proofs/difference-words.ts'
+import { counted } from '../shared/said.ts'
+import type { DraftSession } from './draft-session.ts'
+import { useEngines } from '../stores/engines.ts'
+import type { Change } from './since-tried.ts'
+
+/** What has changed since the version last tried; keeps one change alone; and the changes that were put aside. */
+const props = defineProps<{ promptId: string; session: DraftSession; version: number | undefined; tried: Draft | undefined; changes: Change[] }>()
+const notices = useNotices()
+const task = useTask()
+const asides = shallowRef<Aside[]>([])
+const open = ref(false)
+const FEW = 3
+const engines = useEngines()
+const say = ({ difference }: Change) => sayDifference(difference, engines.named)
+
+const load = () => call(listAsides, { params: { prompt: props.promptId } }).then((list) => (asides.value = list))
+void load().catch(() => undefined)
+onChange((event) => {
+  if (event === 'reset' || (event.kind === 'asides' && event.promptId === props.promptId)) void load().catch(() => undefined)
+})
+
+const shown = computed(() => (open.value ? props.changes : props.changes.slice(0, FEW)))
+
+/** The draft becomes what was tried with this one change; the others wait. */
+const keepOnly = (kept: Change) =>
+  task(async () => {
+    const base = props.tried
+    if (!base) return
+    const others = props.changes.filter((change) => change !== kept)
+    const before = props.session.draft.value
+    // Put aside first: what is taken out of the draft is never only on the screen.
+    asides.value = await call(putAside, { params: { prompt: props.promptId }, body: { base, asides: others.map(({ difference, edit }) => ({ id: crypto.randomUUID(), says: sayDifference(difference, engines.named).slice(0, 1_000), edit })) } })
+    const mine = asides.value.slice(0, others.length)
+    props.session.apply(editBetween(props.session.draft.value, applyEdit(base, kept.edit)))
+    notices.show(`Only “${say(kept)}” is kept; ${counted(others.length, 'other change')} put aside.`, {
+      action: {
+        label: 'Undo',
+        run: () => {
+          props.session.apply(editBetween(props.session.draft.value, before))
+          void task(() => Promise.all(mine.map(({ id }) => call(dropAside, { params: { aside: id } }))))
+        },
+      },
+    })
+    props.session.view.focus()
+  })
+const takeUp = (aside: Aside) =>
+  task(async () => {
+    const edit = rebaseEdit(aside.base, aside.edit, props.session.draft.value)
+    if (!edit) {
+      notices.show(`The words that “${aside.says}” changed are no longer as they were. It stays put aside; change them by hand, or forget it.`, { problem: true })
+      return
+    }
+    props.session.apply(edit)
+    await call(dropAside, { params: { aside: aside.id } })
+    await load()
+  })
+const forget = (aside: Aside) =>
+  task(async () => {
+    await call(dropAside, { params: { aside: aside.id } })
+    await load()
+    const again = () => void task(() => call(putAside, { params: { prompt: props.promptId }, body: { base: aside.base, asides: [{ id: aside.id, says: aside.says, edit: aside.edit }] } }).then(load))
+    notices.show(`“${aside.says}” is forgotten.`, { action: { label: 'Undo', run: again } })
+  })
+</script>
+
+<template>
+  <section v-if="changes.length || asides.length" class="since" aria-label="Changes since the last try">
+    <template v-if="changes.length">
+      <p>
+        Since version {{ version }} was tried:
+        <strong v-if="changes.length > 1" class="more">{{ counted(changes.length, 'change') }}; what shows cannot be told apart.</strong>
+      </p>
+      <ul>
+        <li v-for="(change, i) in shown" :key="i">
+          <span class="words" :title="say(change)">{{ say(change) }}</span>
+          <span v-if="change.difference.facet" class="soft">{{ change.difference.facet }}</span>
+          <button v-if="changes.length > 1" class="plain" @click="keepOnly(change)">Keep only this</button>
+        </li>
+      </ul>
+      <button v-if="changes.length > FEW" class="plain" @click="open = !open">{{ open ? 'Show fewer' : `Show all ${changes.length}` }}</button>
+    </template>
+    <template v-if="asides.length">
+      <p class="soft">Put aside</p>
+      <ul>
+        <li v-for="aside in asides" :key="aside.id">
+          <span class="words" :title="aside.says">{{ aside.says }}</span>
+          <button class="plain" @click="takeUp(aside)">Take it up</button>
+          <button class="plain" @click="forget(aside)">Forget</button>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.since {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+  padding-left: 12px;
+  border-left: 2px solid var(--rule-strong);
+}
+ul {
+  width: 100%;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+}
+.words {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+li .plain {
+  white-space: nowrap;
+}
+.more {
+  color: var(--accent);
+  font-weight: 500;
+}
+</style>

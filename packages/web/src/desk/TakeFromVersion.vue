@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { Version } from '@idolon/contract'
+import { counts, type Draft } from '@idolon/core'
+import { shallowRef, watch } from 'vue'
+import { useNotices } from '../notices/notices.ts'
+import { sayDifference } from '../proofs/difference-words.ts'
+import type { DraftSession } from './draft-session.ts'
+import type { Change } from './since-tried.ts'
+
+/** Each thing in which the draft differs from a version, to be taken over from it by itself. */
+const props = defineProps<{ version: Version; session: DraftSession }>()
+const notices = useNotices()
+const changes = shallowRef<Change[]>([])
+let of: Draft | undefined
+watch(
+  [() => props.version.id, props.session.draft],
+  () => {
+    const draft = props.session.draft.value
+    void props.session.reading.ask('differences', { before: draft, after: { ...draft, ...props.version.body } }).then((list) => {
+      if (props.session.draft.value !== draft) return
+      of = draft
+      changes.value = list.filter(({ difference }) => counts(difference))
+    })
+  },
+  { immediate: true },
+)
+function take({ edit, difference }: Change): void {
+  // Edits are of the draft as it was when they were made out.
+  if (props.session.draft.value !== of) return
+  props.session.apply(edit)
+  notices.show(`Taken from version ${props.version.number}: ${sayDifference(difference)}.`, { action: { label: 'Undo', run: props.session.undo } })
+}
+</script>
+
+<template>
+  <ul v-if="changes.length" :aria-label="`Take from version ${version.number}`">
+    <li v-for="(change, i) in changes" :key="i"><span class="words" :title="sayDifference(change.difference)">{{ sayDifference(change.difference) }}</span><button class="plain" @click="take(change)">Take this</button></li>
+  </ul>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+}
+.words {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.plain {
+  white-space: nowrap;
+}
+</style>

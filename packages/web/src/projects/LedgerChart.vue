@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { type LedgerBy, type LedgerSum, type Project, sumLedger } from '@idolon/contract'
+import { scaleBand, scaleLinear } from 'd3'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { useTask } from '../notices/notices.ts'
+import { counted, sayAmounts } from '../shared/said.ts'
+import { sayMoney, worth } from './money.ts'
+
+/** What was spent, as bars by day, engine or prompt, with what a kept picture cost. */
+const props = defineProps<{ project: Project }>()
+const BY: Record<Exclude<LedgerBy, 'project'>, string> = { day: 'by day', engine: 'by engine', prompt: 'by prompt' }
+const by = ref<keyof typeof BY>('day')
+const sums = shallowRef<LedgerSum[]>([])
+const task = useTask()
+const router = useRouter()
+const load = () => call(sumLedger, { params: { by: by.value }, query: { project: props.project.id } }).then((list) => (sums.value = list))
+watch([by, () => props.project.id], () => void task(load), { immediate: true })
+let soon: ReturnType<typeof setTimeout> | undefined
+onChange((event) => {
+  if (event !== 'reset' && event.kind !== 'proof' && event.kind !== 'run') return
+  clearTimeout(soon)
+  soon = setTimeout(() => void load().catch(() => undefined), 800)
+})
+
+interface Line {
+  key: string
+  label: string
+  amounts: { unit: string; amount: number }[]
+  proofs: number
+  keepers: number
+  size: number
+}
+/** Units are added up by their prices; where one has none, by their number, as a bar must have one length. */
+const lines = computed(() => {
+  const byKey = new Map<string, Line>()
+  for (const { key, label, unit, amount, proofs, keepers } of sums.value) {
+    const line = byKey.get(key) ?? { key, label, amounts: [], proofs: 0, keepers: 0, size: 0 }
+    line.amounts.push({ unit, amount })
+    line.proofs += proofs
+    line.keepers += keepers
+    byKey.set(key, line)
+  }
+  const all = [...byKey.values()]
+  for (const line of all) line.size = worth(line.amounts, props.project) ?? line.amounts.reduce((sum, { amount }) => sum + amount, 0)
+  return by.value === 'day' ? all.slice(-31) : all.sort((a, b) => b.size - a.size).slice(0, 20)
+})
+const WIDTH = 300
+const ROW = 24
+const x = computed(() => scaleLinear([0, Math.max(1e-9, ...lines.value.map(({ size }) => size))], [0, WIDTH]))
+const y = computed(() => scaleBand(lines.value.map(({ key }) => key), [0, lines.value.length * ROW]).padding(0.35))
+const perKeeper = (line: Line) => (line.keepers ? sayMoney.worth(line.amounts.map(({ unit, amount }) => ({ unit, amount: amount / line.keepers })), props.project) || sayAmounts(line.amounts.map(({ unit, amount }) => ({ unit, amount: Math.round((10 * amount) / line.keepers) / 10 }))) : '')
+const open = (line: Line) => by.value === 'prompt' && void router.push(`/desk/${line.key}`)
+const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+</script>
+
+<template>
+  <section class="spending" aria-label="What was spent">
+    <p class="row-actions">
+      <button v-for="(name, key) in BY" :key="key" class="plain" :class="{ strong: by === key }" :aria-pressed="by === key" @click="by = key">{{ name }}</button>
+      <a class="csv" :href="`/api/ledger.csv?project=${project.id}`" download>The whole ledger as CSV</a>
+    </p>
+    <table v-if="lines.length">
+      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine' : 'Prompt' }}</th><th scope="col">Spent</th><th scope="col" /><th scope="col">Pictures</th><th scope="col">A kept one</th></tr></thead>
+      <tbody>
+        <tr v-for="(line, i) in lines" :key="line.key">
+          <th scope="row" class="label" :title="line.label"><button v-if="by === 'prompt'" class="plain" @click="open(line)">{{ line.label }}</button><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
+          <td class="amount">{{ sayAmounts(line.amounts) }}<span v-if="sayMoney.worth(line.amounts, project)" class="soft">, {{ sayMoney.worth(line.amounts, project) }}</span></td>
+          <td v-if="i === 0" class="bars" :rowspan="lines.length">
+            <svg :width="WIDTH" :height="lines.length * ROW" role="img" aria-label="The same as bars"><rect v-for="one in lines" :key="one.key" x="0" :y="y(one.key)" :width="Math.max(1, x(one.size))" :height="y.bandwidth()" /></svg>
+          </td>
+          <td>{{ counted(line.proofs, 'proof') }}<template v-if="line.keepers">, <span class="kept">{{ line.keepers }} kept</span></template></td>
+          <td>{{ perKeeper(line) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="soft">Nothing spent yet.</p>
+  </section>
+</template>
+
+<style scoped>
+.spending {
+  display: grid;
+  gap: 8px;
+}
+.csv {
+  margin-left: auto;
+}
+table {
+  border-collapse: collapse;
+}
+tbody tr {
+  height: 24px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+th,
+td {
+  padding: 0 14px 0 0;
+  white-space: nowrap;
+}
+.label {
+  max-width: 220px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.bars {
+  vertical-align: top;
+}
+svg {
+  display: block;
+}
+rect {
+  fill: var(--rule-strong);
+}
+</style>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { type Project, setMoney } from '@idolon/contract'
+import { computed, ref, watch } from 'vue'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { useEngines } from '../stores/engines.ts'
+import { sayMoney } from './money.ts'
+
+/** What a unit costs the writer, and the ceiling that no run may pass. */
+const props = defineProps<{ project: Project }>()
+const emit = defineEmits<{ changed: [project: Project] }>()
+const engines = useEngines()
+const notices = useNotices()
+const task = useTask()
+
+const currency = ref('')
+const prices = ref<Record<string, string>>({})
+const ceiling = ref('')
+const unit = ref('')
+watch(
+  () => props.project,
+  (project) => {
+    currency.value = project.currency
+    prices.value = Object.fromEntries(project.rates.map(({ unit: of, price }) => [of, String(price)]))
+    ceiling.value = project.ceiling ? String(project.ceiling.amount) : ''
+    unit.value = project.ceiling?.unit ?? units.value[0] ?? project.currency
+  },
+  { immediate: false },
+)
+const units = computed(() => [...new Set([...engines.profiles.map(({ costUnit }) => costUnit), ...props.project.spent.map((amount) => amount.unit)])].sort())
+currency.value = props.project.currency
+prices.value = Object.fromEntries(props.project.rates.map(({ unit: of, price }) => [of, String(price)]))
+ceiling.value = props.project.ceiling ? String(props.project.ceiling.amount) : ''
+unit.value = props.project.ceiling?.unit ?? units.value[0] ?? props.project.currency
+
+const number = (text: string | number): number | undefined => (String(text).trim() !== '' && Number.isFinite(Number(text)) && Number(text) >= 0 ? Number(text) : undefined)
+const save = () =>
+  task(async () => {
+    const code = currency.value.trim().toUpperCase()
+    if (!/^[A-Z]{3}$/.test(code)) {
+      notices.show('A currency is three letters, such as EUR. Nothing was changed.', { problem: true })
+      return
+    }
+    const rates = Object.entries(prices.value).flatMap(([of, price]) => (number(price) === undefined ? [] : [{ unit: of, price: number(price)! }]))
+    const amount = number(ceiling.value)
+    emit('changed', await call(setMoney, { params: { project: props.project.id }, body: { currency: code, rates, ceiling: amount === undefined ? null : { unit: unit.value === props.project.currency ? code : unit.value, amount } } }))
+    notices.show('Saved.')
+  })
+const left = computed(() => sayMoney.left(props.project))
+</script>
+
+<template>
+  <section class="money" aria-label="Money">
+    <div class="row">
+      <label class="labelled"><span>Currency</span><input v-model="currency" class="field code" maxlength="3" @change="save" /></label>
+      <label v-for="of in units" :key="of" class="labelled"><span>Price of a {{ of }}</span><input v-model="prices[of]" class="field price" inputmode="decimal" placeholder="not known" @change="save" /></label>
+      <label class="labelled"><span>Ceiling</span><input v-model="ceiling" class="field price" inputmode="decimal" placeholder="none" @change="save" /></label>
+      <label class="labelled"><span>in</span><select v-model="unit" class="field" aria-label="Unit of the ceiling" @change="ceiling !== '' && save()"><option v-for="of in [...units, project.currency]" :key="of" :value="of">{{ of === project.currency ? of : `${of}s` }}</option></select></label>
+    </div>
+    <p v-if="left" :class="{ over: left.over }">{{ left.says }}</p>
+  </section>
+</template>
+
+<style scoped>
+.money {
+  display: grid;
+  gap: 8px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+.code {
+  width: 64px;
+}
+.price {
+  width: 104px;
+}
+.over {
+  color: var(--accent);
+}
+</style>

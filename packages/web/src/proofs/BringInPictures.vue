@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { bringIn, type BroughtIn, type Run } from '@idolon/contract'
+import { sizeFor } from '@idolon/core'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { call } from '../api/call.ts'
+import { messageOf } from '../api/problem.ts'
+import { useTask } from '../notices/notices.ts'
+import { counted, sayAmounts } from '../shared/said.ts'
+import { useEngines } from '../stores/engines.ts'
+import { uploadPicture, type Uploaded } from './upload.ts'
+
+/** Takes in pictures for a run that waits for them: dropped, pasted or chosen, many at once. */
+const props = defineProps<{ run: Run }>()
+const emit = defineEmits<{ changed: [run: Run] }>()
+const task = useTask()
+const engines = useEngines()
+const zone = ref<HTMLElement>()
+const over = ref(false)
+const waiting = ref<(Uploaded & { name: string; seed: string })[]>([])
+const refused = ref<string[]>([])
+const busy = ref(0)
+const seed = ref('')
+
+const profile = computed(() => {
+  const [choice] = props.run.engines
+  return choice && engines.find(choice.engine, choice.revision)
+})
+const cost = computed(() => (profile.value ? sayAmounts([{ unit: profile.value.costUnit, amount: waiting.value.length * sizeFor(profile.value, { ...props.run.settings, ...props.run.engines[0]?.settings }).cost }]) : ''))
+
+async function take(files: readonly File[]): Promise<void> {
+  busy.value += files.length
+  for (const file of files) {
+    try {
+      const taken = await uploadPicture(file)
+      if (!waiting.value.some(({ sha256 }) => sha256 === taken.sha256)) waiting.value.push({ ...taken, name: file.name, seed: taken.made.seed === undefined ? '' : String(taken.made.seed) })
+    } catch (error) {
+      refused.value.push(`${file.name}: ${messageOf(error)}`)
+    } finally {
+      busy.value--
+    }
+  }
+}
+const choose = (event: Event) => {
+  const input = event.target as HTMLInputElement
+  void take([...(input.files ?? [])])
+  input.value = ''
+}
+const drop = (event: DragEvent) => {
+  over.value = false
+  void take([...(event.dataTransfer?.files ?? [])])
+}
+useEventListener(document, 'paste', (event: ClipboardEvent) => {
+  const inField = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA)$/.test(event.target.tagName))
+  const files = [...(event.clipboardData?.files ?? [])]
+  if (inField || files.length === 0) return
+  event.preventDefault()
+  void take(files)
+})
+const seedOf = (said: string): number | null => (/^\d{1,15}$/.test(said.trim()) ? Number(said) : null)
+const add = () =>
+  task(async () => {
+    const pictures = waiting.value.map(({ sha256, made, seed: own }): BroughtIn => ({ sha256, seed: seedOf(own) ?? seedOf(seed.value), settings: made.settings }))
+    emit('changed', await call(bringIn, { params: { run: props.run.id }, body: { pictures } }))
+    waiting.value = []
+    refused.value = []
+  })
+</script>
+
+<template>
+  <div ref="zone" class="zone" :class="{ over }" role="group" aria-label="Bring in pictures" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
+    <p>
+      Make the pictures there, then drop or paste them here, or
+      <label class="plain">choose files<input type="file" class="visually-hidden" multiple accept="image/png,image/jpeg,image/webp" @change="choose" /></label>.
+      <span v-if="busy" class="soft" role="status">{{ counted(busy, 'picture') }} on the way …</span>
+    </p>
+    <template v-if="waiting.length">
+      <ul class="waiting">
+        <li v-for="picture in waiting" :key="picture.sha256">
+          <img :src="`/api/pictures/${picture.sha256}/thumbnail`" alt="" />
+          <span class="name" :title="picture.name">{{ picture.name }}</span>
+          <label><span class="soft">Seed</span> <input v-model="picture.seed" class="field" inputmode="numeric" :placeholder="seed || 'not known'" :aria-label="`Seed of ${picture.name}`" /></label>
+          <span v-if="Object.keys(picture.made.settings).length" class="soft">{{ Object.entries(picture.made.settings).map(([key, value]) => `${key} ${value}`).join(', ') }}</span>
+          <button class="plain" @click="waiting = waiting.filter((other) => other !== picture)">Leave out</button>
+        </li>
+      </ul>
+      <p class="row-actions">
+        <label><span class="soft">Seed of all others</span> <input v-model="seed" class="field" inputmode="numeric" placeholder="not known" aria-label="Seed of all others" /></label>
+        <button class="do" @click="add">Add {{ counted(waiting.length, 'picture') }}</button>
+        <span class="soft">{{ cost }} in the ledger</span>
+      </p>
+    </template>
+    <ul v-if="refused.length" class="refused"><li v-for="line in refused" :key="line">{{ line }}</li></ul>
+  </div>
+</template>
+
+<style scoped>
+.zone {
+  display: grid;
+  gap: 8px;
+  padding: 12px 14px;
+  border: 1px dashed var(--rule-strong);
+}
+.zone.over {
+  background: var(--wash);
+  border-color: var(--ink);
+}
+label.plain:focus-within {
+  outline: 2px solid var(--accent);
+}
+.waiting {
+  display: grid;
+  gap: 6px;
+}
+.waiting li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.waiting img {
+  width: 54px;
+  height: 36px;
+  object-fit: cover;
+}
+.name {
+  max-width: 180px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.zone input.field {
+  width: 96px;
+  height: 28px;
+}
+.refused {
+  color: var(--accent);
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { addComments, type Caption, type ClientSheet, listClientSheets, makeClientSheet, type SheetProof } from '@idolon/contract'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { counted, sayExactly } from '../shared/said.ts'
+import { sheetPng, keepersZip } from './client-files.ts'
+import { save } from '../shared/download.ts'
+
+/** Proofs as they go out to a client: a numbered sheet as PNG or PDF, the pictures as named files; and comments that come back by number. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ proofs: SheetProof[] }>()
+const CAPTIONS: Record<Caption, string> = { title: 'title', version: 'version', engine: 'engine', seed: 'seed', verdict: 'verdict', note: 'note' }
+const MOST = 200
+const notices = useNotices()
+const task = useTask()
+const captions = useLocalStorage<Caption[]>('idolon.client-captions', ['title'])
+const prompts = useLocalStorage('idolon.client-prompts', false)
+const pictured = computed(() => props.proofs.filter(({ picture }) => picture))
+const title = ref(pictured.value[0]?.promptTitle ?? 'Proofs')
+const busy = ref('')
+const sheets = shallowRef<ClientSheet[]>([])
+const about = ref('')
+const comments = ref('')
+const unplaced = ref<string[]>([])
+void call(listClientSheets, {}).then((list) => (sheets.value = list)).catch(() => undefined)
+
+/** Kept on the server first, so that the numbers mean the same when comments come back. */
+const keep = async (): Promise<ClientSheet> => {
+  const sheet = await call(makeClientSheet, { body: { id: crypto.randomUUID(), title: title.value.trim(), proofs: pictured.value.map(({ id }) => id), captions: captions.value, prompts: prompts.value } })
+  sheets.value = [sheet, ...sheets.value]
+  about.value = sheet.id
+  return sheet
+}
+const make = (what: string, run: () => Promise<void>) =>
+  task(async () => {
+    busy.value = what
+    try {
+      await run()
+    } finally {
+      busy.value = ''
+    }
+  })
+const png = () => make('png', async () => save(`${title.value || 'proofs'}.png`, await sheetPng(await keep(), pictured.value)))
+const pdf = () =>
+  make('pdf', async () => {
+    const { id } = await keep()
+    const response = await fetch(`/api/client-sheets/${id}.pdf`)
+    if (!response.ok) throw new Error('the PDF could not be made')
+    save(`${title.value || 'proofs'}.pdf`, await response.blob())
+  })
+const files = () => make('zip', async () => save(`${title.value || 'proofs'}.zip`, await keepersZip(pictured.value)))
+const takeComments = () =>
+  task(async () => {
+    const { added, unplaced: left } = await call(addComments, { params: { sheet: about.value }, body: { text: comments.value } })
+    unplaced.value = left
+    comments.value = left.join('\n')
+    notices.show(`${counted(added, 'comment')} added to the notes.`)
+  })
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="680" aria-labelledby="client-title">
+    <div class="dialog client">
+      <h1 id="client-title">For a client</h1>
+      <p v-if="pictured.length > MOST" class="soft">A sheet holds {{ MOST }} pictures; {{ pictured.length }} are selected.</p>
+      <label class="labelled"><span>Title of the sheet</span><input v-model="title" class="field" maxlength="200" /></label>
+      <fieldset>
+        <legend class="soft">Under each picture, after its number</legend>
+        <label v-for="(name, caption) in CAPTIONS" :key="caption"><input v-model="captions" type="checkbox" :value="caption" /> {{ name }}</label>
+        <label><input v-model="prompts" type="checkbox" /> the whole prompt</label>
+      </fieldset>
+      <p class="row-actions">
+        <button class="do" :disabled="busy !== '' || pictured.length > MOST" @click="pdf">{{ busy === 'pdf' ? 'Making …' : `PDF of ${counted(pictured.length, 'picture')}` }}</button>
+        <button class="quiet" :disabled="busy !== '' || pictured.length > MOST" @click="png">{{ busy === 'png' ? 'Making …' : 'PNG' }}</button>
+        <button class="quiet" :disabled="busy !== ''" @click="files">{{ busy === 'zip' ? 'Collecting …' : 'The pictures as named files' }}</button>
+        <button class="plain" @click="open = false">Close</button>
+      </p>
+      <section v-if="sheets.length" class="back">
+        <h2>Comments that came back</h2>
+        <label class="labelled">
+          <span>On which sheet</span>
+          <select v-model="about" class="field">
+            <option value="" disabled>choose one</option>
+            <option v-for="sheet in sheets" :key="sheet.id" :value="sheet.id">{{ sheet.title }}, {{ counted(sheet.proofs.length, 'picture') }}, {{ sayExactly(sheet.madeAt) }}</option>
+          </select>
+        </label>
+        <label class="labelled"><span>By number, a line each</span><textarea v-model="comments" class="field" rows="4" placeholder="3: darker&#10;1 and 4: fine" /></label>
+        <p v-if="unplaced.length" class="unplaced">{{ counted(unplaced.length, 'line') }} had no number of this sheet and stay above.</p>
+        <p><button class="quiet" :disabled="!about || !comments.trim()" @click="takeComments">Add to the notes</button></p>
+      </section>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.client,
+.back {
+  display: grid;
+  gap: 12px;
+}
+.back {
+  padding-top: 12px;
+  border-top: 1px solid var(--rule);
+}
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  border: 0;
+  margin: 0;
+  padding: 0;
+}
+legend {
+  font-size: 12px;
+}
+.unplaced {
+  color: var(--accent);
+}
+</style>

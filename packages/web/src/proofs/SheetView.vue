@@ -1,0 +1,263 @@
+<script setup lang="ts">
+import { changeProofs, readSheet, type SheetProof, type Verdict } from '@idolon/contract'
+import { type Fault, FAULTS } from '@idolon/core'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { useActions } from '../go-to/actions.ts'
+import { isLetter } from '../keys/keys.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { counted } from '../shared/said.ts'
+import { useProjects } from '../stores/projects.ts'
+import FaultRow from './FaultRow.vue'
+import { binProofs, manyChangeFor } from './mark-proofs.ts'
+import ProofSheet from './ProofSheet.vue'
+import type { Arrangement } from './sheet-layout.ts'
+import { useSheetFilter } from './sheet-filter.ts'
+
+const ClientDialog = defineAsyncComponent(() => import('./ClientDialog.vue'))
+/** The first are there at once; the rest follows. */
+const FIRST = 120
+const REST = 1_000
+/** Two to four stand side by side. */
+const BESIDE = 4
+const JUDGED = 100
+
+const route = useRoute()
+const router = useRouter()
+const projects = useProjects()
+const notices = useNotices()
+const task = useTask()
+const sheet = useTemplateRef<InstanceType<typeof ProofSheet>>('sheet')
+const height = useLocalStorage('idolon.sheet-height', 120)
+const { text, set, filter, arrangement: kind } = useSheetFilter()
+const proofs = shallowRef<SheetProof[]>()
+const total = ref(0)
+const selected = ref<Set<string>>(new Set())
+const client = ref(false)
+const writing = ref(false)
+const note = ref('')
+const noteField = ref<HTMLInputElement>()
+
+let asked = 0
+async function load(): Promise<void> {
+  const mine = ++asked
+  try {
+    // What is there already stays in sight until the new list has come as far.
+    const size = Math.max(FIRST, proofs.value?.length ?? 0)
+    let list: SheetProof[] = []
+    do {
+      const page = await call(readSheet, { query: { ...filter.value, limit: list.length === 0 ? Math.min(2_000, size) : REST, offset: list.length } })
+      if (mine !== asked) return
+      list = [...list, ...page.proofs]
+      total.value = page.total
+      proofs.value = list
+      if (page.proofs.length === 0) break
+    } while (list.length < total.value)
+    const there = new Set(list.map(({ id }) => id))
+    if ([...selected.value].some((id) => !there.has(id))) selected.value = new Set([...selected.value].filter((id) => there.has(id)))
+  } catch (error) {
+    proofs.value ??= []
+    notices.showError(error)
+  }
+}
+watch(() => JSON.stringify(filter.value), () => void load(), { immediate: true })
+let soon: ReturnType<typeof setTimeout> | undefined
+onChange((event) => {
+  if (event !== 'reset' && event.kind !== 'proof' && event.kind !== 'run') return
+  clearTimeout(soon)
+  soon = setTimeout(() => void load(), 400)
+})
+
+const list = computed(() => proofs.value ?? [])
+const versions = computed(() => [...new Set(list.value.map(({ version }) => version))].sort((a, b) => a - b))
+const engines = computed(() => new Map(list.value.map(({ engine }) => [`${engine.id} ${engine.revision}`, `${engine.name} ${engine.revision}`])))
+/** Settings that are not the same for all: worth laying out by. */
+const varied = computed(() => {
+  const values = new Map<string, Set<unknown>>()
+  for (const { settings } of list.value) for (const [key, value] of Object.entries(settings)) values.set(key, (values.get(key) ?? new Set()).add(value))
+  return [...values].filter(([key, own]) => own.size > 1 && !['count', 'width', 'height', 'seed'].includes(key)).map(([key]) => key)
+})
+const arrangement = computed((): Arrangement => {
+  const [name = 'free', setting] = kind.value.split(' ')
+  if (name === 'setting-seed' && setting) return { kind: name, setting }
+  return name === 'version-engine' || name === 'prompt-engine' ? { kind: name } : { kind: 'free' }
+})
+const scope = computed(() => {
+  const [first] = list.value
+  if (filter.value.run && first) return `a run of ${first.promptTitle}`
+  if (filter.value.prompt && first) return first.promptTitle
+  return filter.value.project ? (projects.byId(filter.value.project)?.name ?? '') : 'all projects'
+})
+
+/** What is acted on: the selection, else the one that was reached. */
+const chosen = computed(() => list.value.filter(({ id }) => selected.value.has(id)))
+const shared = computed(() => (Object.keys(FAULTS) as Fault[]).filter((fault) => chosen.value.length && chosen.value.every(({ faults }) => faults.includes(fault))))
+type Change = { verdict?: Verdict | null; addFaults?: Fault[]; removeFaults?: Fault[]; note?: string }
+/** Shown at once; what the server then says replaces it. */
+function show(ids: ReadonlySet<string>, { verdict, addFaults = [], removeFaults = [] }: Change): void {
+  proofs.value = list.value.map((proof) =>
+    ids.has(proof.id) && proof.picture ? { ...proof, ...(verdict === undefined ? {} : { verdict }), faults: [...new Set([...proof.faults, ...addFaults])].filter((fault) => !removeFaults.includes(fault)) } : proof,
+  )
+}
+const change = (of: readonly SheetProof[], body: Change) =>
+  task(async () => {
+    if (of.length === 0) return
+    show(new Set(of.map(({ id }) => id)), body)
+    const { changed } = await call(changeProofs, { body: { proofs: of.map(({ id }) => id), ...body } })
+    if (of.length > 1) notices.show(`${counted(changed, 'proof')} marked.`)
+  })
+const toggle = (fault: Fault) => change(chosen.value, shared.value.includes(fault) ? { removeFaults: [fault] } : { addFaults: [fault] })
+const judge = (verdict: Verdict) => change(chosen.value, { verdict: chosen.value.every((proof) => proof.verdict === verdict) ? null : verdict })
+const remove = (of: readonly SheetProof[]) => task(() => binProofs(of.map(({ id }) => id), () => void load()))
+function onKey(event: KeyboardEvent, focused: SheetProof): void {
+  const of = chosen.value.length ? chosen.value : [focused]
+  const body = manyChangeFor(event, of)
+  if (body) void change(of, body)
+  else if (isLetter(event, 'n')) void beginNote(focused)
+  else if (event.key === 'Delete') void remove(of)
+  else return
+  event.preventDefault()
+}
+async function beginNote(focused?: SheetProof): Promise<void> {
+  if (selected.value.size === 0 && focused) selected.value = new Set([focused.id])
+  writing.value = true
+  await nextTick()
+  noteField.value?.focus()
+}
+function endNote(keep: boolean): void {
+  if (keep && note.value.trim()) void change(chosen.value, { note: note.value.trim() })
+  note.value = ''
+  writing.value = false
+  sheet.value?.focus()
+}
+const ids = () => chosen.value.filter(({ picture }) => picture).map(({ id }) => id).join(',')
+const besides = computed(() => chosen.value.length >= 2 && chosen.value.length <= BESIDE)
+const judgeable = computed(() => {
+  const of = (chosen.value.length > 1 ? chosen.value : list.value).filter(({ picture }) => picture)
+  return of.length >= 2 && of.length <= JUDGED ? of : []
+})
+const beside = () => router.push({ path: '/proofs/side-by-side', query: { ids: ids() } })
+const blind = () => router.push({ path: '/proofs/judge', query: { ids: judgeable.value.map(({ id }) => id).join(',') } })
+useActions(() => [
+  ...(besides.value ? [{ name: 'Side by side', words: 'compare difference', run: () => void beside() }] : []),
+  ...(judgeable.value.length ? [{ name: 'Judge blind', words: 'rank compare', run: () => void blind() }] : []),
+  ...(chosen.value.length ? [{ name: 'For a client', words: 'export pdf png print', run: () => (client.value = true) }] : []),
+])
+</script>
+
+<template>
+  <main class="sheet-view">
+    <header>
+      <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span></h1>
+      <div class="finding">
+        <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
+        <select v-if="!filter.prompt && !filter.run" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
+          <option value="">every project</option>
+          <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>
+        </select>
+        <RouterLink v-else to="/proofs/sheet">All proofs</RouterLink>
+        <select v-if="filter.prompt" class="field" aria-label="Version" :value="text('version')" @change="set('version', ($event.target as HTMLSelectElement).value)">
+          <option value="">every version</option>
+          <option v-for="version in versions" :key="version" :value="version">version {{ version }}</option>
+        </select>
+        <select class="field" aria-label="Engine" :value="text('engine')" @change="set('engine', ($event.target as HTMLSelectElement).value)">
+          <option value="">every engine</option>
+          <option v-for="[key, name] in engines" :key="key" :value="key">{{ name }}</option>
+        </select>
+        <select class="field" aria-label="Verdict" :value="text('verdict')" @change="set('verdict', ($event.target as HTMLSelectElement).value)">
+          <option value="">any verdict</option>
+          <option value="keep">keep</option>
+          <option value="maybe">maybe</option>
+          <option value="drop">drop</option>
+          <option value="none">no verdict yet</option>
+        </select>
+        <select class="field" aria-label="Fault" :value="text('fault')" @change="set('fault', ($event.target as HTMLSelectElement).value)">
+          <option value="">any or no fault</option>
+          <option v-for="(words, fault) in FAULTS" :key="fault" :value="fault">{{ words }}</option>
+          <option value="any">some fault</option>
+          <option value="none">no fault</option>
+        </select>
+        <select class="field" aria-label="Rows and columns" :value="kind" @change="set('by', ($event.target as HTMLSelectElement).value)">
+          <option value="free">as they came</option>
+          <option value="version-engine">versions by engines</option>
+          <option value="prompt-engine">prompts by engines</option>
+          <option v-for="setting in varied" :key="setting" :value="`setting-seed ${setting}`">{{ setting }} by seeds</option>
+        </select>
+        <label class="size"><span class="soft">Size</span><input v-model.number="height" type="range" min="56" max="320" step="8" aria-label="Size of the pictures" /></label>
+        <span class="soft" role="status">{{ proofs === undefined ? 'Looking …' : list.length < total ? `${list.length.toLocaleString('en')} of ${counted(total, 'proof')}` : counted(total, 'proof') }}</span>
+      </div>
+    </header>
+    <p v-if="proofs && list.length === 0" class="empty">No proof is like that. <RouterLink v-if="Object.keys(filter).length" to="/proofs/sheet">Show all</RouterLink><RouterLink v-else to="/desk">Try a prompt on the Desk</RouterLink></p>
+    <ProofSheet v-else ref="sheet" :proofs="list" :arrangement="arrangement" :height="height" :selected="selected" @select="selected = $event" @open="router.push(`/proofs/${$event.id}`)" @key="onKey" />
+    <footer class="acts" :class="{ idle: chosen.length === 0 }">
+      <template v-if="chosen.length">
+        <p class="row-actions">
+          <strong>{{ counted(chosen.length, 'proof') }} selected</strong>
+          <button v-for="verdict in ['keep', 'maybe', 'drop'] as const" :key="verdict" class="plain" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</button>
+          <button class="plain" @click="beginNote()">Note</button>
+          <button class="quiet" :disabled="!besides" :title="besides ? '' : 'Select two to four'" @click="beside">Side by side</button>
+          <button class="quiet" :disabled="judgeable.length === 0" @click="blind">Judge blind</button>
+          <button class="plain" @click="client = true">For a client</button>
+          <button class="plain" @click="remove(chosen)">Delete</button>
+          <button class="plain end" @click="selected = new Set()">Select none</button>
+        </p>
+        <FaultRow :faults="shared" @toggle="toggle" />
+        <p v-if="writing" class="note"><input ref="noteField" v-model="note" class="field" maxlength="4000" aria-label="Note to add" placeholder="Added to each note" @keydown.enter="endNote(true)" @keydown.escape.stop="endNote(false)" /><button class="quiet" @click="endNote(true)">Add</button></p>
+      </template>
+      <p v-else class="row-actions soft">
+        <span>Click or Space selects, Shift or Ctrl more of them, Enter opens.</span>
+        <button class="plain end" :disabled="judgeable.length === 0" :title="judgeable.length ? '' : 'A sitting has two to a hundred pictures; narrow the sheet down or select some'" @click="blind">Judge all of these blind</button>
+      </p>
+    </footer>
+    <ClientDialog v-if="client" v-model="client" :proofs="chosen" />
+  </main>
+</template>
+
+<style scoped>
+.sheet-view {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  height: 100vh;
+}
+header {
+  padding: 18px 28px 0;
+}
+.finding {
+  gap: 8px 10px;
+}
+.size {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.size input {
+  width: 90px;
+  accent-color: var(--accent);
+}
+.sheet-view > :deep(.scroller) {
+  margin-left: 28px;
+}
+.empty {
+  padding: 12px 28px;
+}
+.acts {
+  display: grid;
+  gap: 8px;
+  padding: 10px 28px;
+  border-top: 1px solid var(--rule);
+  background: var(--sheet);
+}
+.end {
+  margin-left: auto;
+}
+.note {
+  display: flex;
+  gap: 8px;
+}
+.note input {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,37 @@
+import { changeProof, changeProofs, type Proof, type Verdict } from '@idolon/contract'
+import type { Fault } from '@idolon/core'
+import { call } from '../api/call.ts'
+import { faultFor, verdictFor } from '../keys/keys.ts'
+import { useNotices } from '../notices/notices.ts'
+
+type Marked = Pick<Proof, 'id' | 'verdict' | 'faults'>
+
+/** The change of one proof that a key press on it asks for: a verdict or a fault, and none of it when it has it already. */
+export function changeFor(event: KeyboardEvent, proof: Marked): { verdict: Verdict | null } | { faults: Fault[] } | undefined {
+  const verdict = verdictFor(event)
+  if (verdict) return { verdict: proof.verdict === verdict ? null : verdict }
+  const fault = faultFor(event)
+  return fault && { faults: toggled(proof.faults, fault) }
+}
+export const toggled = (faults: readonly Fault[], fault: Fault): Fault[] => (faults.includes(fault) ? faults.filter((one) => one !== fault) : [...faults, fault])
+
+export const markProof = (id: string, change: Parameters<typeof call<typeof changeProof>>[1]['body']): Promise<Proof> => call(changeProof, { params: { proof: id }, body: change })
+
+/** What is to be done with many: when all have it, it is taken away from all. */
+export function manyChangeFor(event: KeyboardEvent, proofs: readonly Marked[]): { verdict?: Verdict | null; addFaults?: Fault[]; removeFaults?: Fault[] } | undefined {
+  const verdict = verdictFor(event)
+  if (verdict) return { verdict: proofs.every((proof) => proof.verdict === verdict) ? null : verdict }
+  const fault = faultFor(event)
+  return fault && (proofs.every(({ faults }) => faults.includes(fault)) ? { removeFaults: [fault] } : { addFaults: [fault] })
+}
+
+/** Puts proofs into the bin and says so, with the way back. */
+export async function binProofs(ids: readonly string[], done: () => void): Promise<void> {
+  const notices = useNotices()
+  const set = async (deleted: boolean) => {
+    await call(changeProofs, { body: { proofs: [...ids], deleted } })
+    done()
+  }
+  await set(true)
+  notices.show(ids.length === 1 ? 'The proof is in the bin.' : `${ids.length} proofs are in the bin.`, { action: { label: 'Put back', run: () => void set(false).catch((error: unknown) => notices.showError(error)) } })
+}
