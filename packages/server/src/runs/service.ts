@@ -1,4 +1,4 @@
-import { type Draft, type EngineChoice, type EngineProfile, findEngine, fixedFacetsOf, type Output, type ReadDraft, outputFor, settingsFor, sizeFor } from '@idolon/core'
+import { type Draft, ELSEWHERE, type EngineChoice, type EngineProfile, findEngine, fixedFacetsOf, type Output, type ReadDraft, outputFor, settingsFor, sizeFor } from '@idolon/core'
 import type { Amount, BroughtIn, Run } from '@idolon/contract'
 import type { Knex } from 'knex'
 import { randomInt, randomUUID } from 'node:crypto'
@@ -124,7 +124,8 @@ export class Runs {
   /** A run that nothing is asked for: its pictures are made elsewhere and brought in. */
   async #waitForPictures(trx: Knex.Transaction, actor: Actor, ground: Ground, { sweep }: Asked, choice: EngineChoice, read: ReadDraft): Promise<void> {
     const profile = profileOf(ground.known, choice)
-    demandWords([outputFor({ ...ground.draft, settings: settingsFor(ground.draft, choice) }, profile, read)])
+    // Of a picture from nowhere there may be no words at all.
+    if (profile !== ELSEWHERE) demandWords([outputFor({ ...ground.draft, settings: settingsFor(ground.draft, choice) }, profile, read)])
     await this.#writeRun(trx, actor, ground, { engines: [{ ...choice, revision: profile.revision }], sweep: sweep ?? null, byHand: true })
   }
 
@@ -214,7 +215,7 @@ export class Runs {
 }
 
 function profileOf(known: readonly EngineProfile[], { engine, revision }: EngineChoice): EngineProfile {
-  const profile = findEngine(known, engine, revision)
+  const profile = engine === ELSEWHERE.id ? ELSEWHERE : findEngine(known, engine, revision)
   if (!profile) throw new ProblemError('unknown-engine', `There is no engine “${engine}${revision ? ` ${revision}` : ''}” here. Choose another on the Desk.`)
   return profile
 }

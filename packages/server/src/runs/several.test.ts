@@ -106,6 +106,13 @@ describe('pictures made elsewhere', () => {
     expect(await server.call(changeProof, { params: { proof: after.proofs[0]!.id }, body: { verdict: 'keep' } })).toMatchObject({ verdict: 'keep' })
   })
 
+  it('may come from nowhere, with no words and at no cost', async () => {
+    const prompt = await server.call(createPrompt, { body: { projectId: (await server.project()).id } })
+    const run = await start(prompt.id, { revision: 0, byHand: { engine: { engine: 'elsewhere' } } })
+    const after = await server.call(bringIn, { params: { run: run.id }, body: { pictures: [{ sha256: await shaOf(await picture(31)) }] } })
+    expect(after).toMatchObject({ cost: [{ amount: 0 }], proofs: [{ engine: { name: 'Elsewhere' }, state: 'stored', broughtIn: true }] })
+  })
+
   it('are refused with a reason when they are none, and read for what made them', async () => {
     const refused = await upload(Buffer.from('GIF89a and more'))
     expect([refused.status, await refused.json()]).toMatchObject([422, { type: '/problems/not-a-picture', detail: expect.stringMatching(/not a PNG, JPEG or WebP/) as string }])

@@ -60,6 +60,12 @@ export async function runsWhere(db: Db, condition: string, bindings: readonly (s
     byHand: row.by_hand,
     sweep: row.sweep,
     cost: row.cost ?? [],
-    proofs: byRun.get(row.id) ?? [],
+    proofs: inOrder(byRun.get(row.id) ?? [], row.engines),
   }))
+}
+
+/** By engine, as they were chosen; then by their places. */
+function inOrder(proofs: readonly Proof[], engines: readonly EngineChoice[]): Proof[] {
+  const place = ({ engine }: Proof) => engines.findIndex((choice) => choice.engine === engine.id && (choice.revision ?? engine.revision) === engine.revision)
+  return [...proofs].sort((a, b) => place(a) - place(b) || a.index - b.index)
 }

@@ -99,7 +99,7 @@ function settle(event: Event, value: string | number | undefined): void {
   width: 54px;
 }
 .row select {
-  max-width: 158px;
+  max-width: 172px;
 }
 .ends {
   display: flex;

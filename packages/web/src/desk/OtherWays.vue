@@ -1,25 +1,14 @@
-<script lang="ts">
-import type { Sweep } from './sweep.ts'
-
-/** How else to try than with the draft's own seed or a new one. */
-export interface Way {
-  /** Of the first result; null for a new one. */
-  seed?: number | null
-  sweep?: Sweep
-}
-</script>
-
 <script setup lang="ts">
 import { costOf, countOf, type Draft, type EngineProfile, type ReferenceUse, settingsFor } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 import { useTask } from '../notices/notices.ts'
 import { uploadPicture } from '../proofs/upload.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
-import { stepsBetween } from './sweep.ts'
+import { stepsBetween, type Way } from './sweep.ts'
 
 /** Trying again with the same seeds or new ones, going through a setting, and adding a reference picture. */
 const props = defineProps<{ draft: Draft; profiles: (EngineProfile | undefined)[]; lastSeed: number | undefined; ready: boolean }>()
-const emit = defineEmits<{ try: [way: Way]; references: [references: ReferenceUse[]] }>()
+const emit = defineEmits<{ try: [way: Way]; bringIn: []; references: [references: ReferenceUse[]] }>()
 const open = ref(false)
 const task = useTask()
 
@@ -65,6 +54,7 @@ const addReference = (event: Event) => {
     <p class="row-actions">
       <button class="plain" :disabled="!ready || lastSeed === undefined" :title="lastSeed === undefined ? 'Nothing has been tried yet' : `Seed ${lastSeed}: what changes is what you changed`" @click="emit('try', { seed: lastSeed ?? null })">Try again, same seed</button>
       <button class="plain" :disabled="!ready" @click="emit('try', { seed: null })">Try again, new seeds</button>
+      <button class="plain" :disabled="!ready" title="Freezes this version and waits for pictures whose maker is not known here" @click="emit('bringIn')">Bring in pictures made elsewhere</button>
       <label class="plain file">Add a reference picture<input type="file" class="visually-hidden" accept="image/png,image/jpeg,image/webp" @change="addReference" /></label>
     </p>
     <p v-if="setting" class="sweep">

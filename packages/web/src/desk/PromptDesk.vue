@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
-import { type EngineChoice, findEngine, settingsFor, titleOf } from '@idolon/core'
+import { ELSEWHERE, type EngineChoice, findEngine, settingsFor, titleOf } from '@idolon/core'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -19,7 +19,6 @@ import DraftText from './DraftText.vue'
 import HistoryPanel from './HistoryPanel.vue'
 import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
-import type { Way } from './OtherWays.vue'
 import OutputPanel from './OutputPanel.vue'
 import { usePromptFacts } from './prompt-facts.ts'
 import RecentProofs from './RecentProofs.vue'
@@ -27,6 +26,7 @@ import ReuseDialog from './ReuseDialog.vue'
 import StopsDialog from './StopsDialog.vue'
 import SinceTried from './SinceTried.vue'
 import { useSinceTried } from './since-tried.ts'
+import type { Way } from './sweep.ts'
 import TrySettings from './TrySettings.vue'
 import { useFindings } from './use-findings.ts'
 import { useOutput } from './use-output.ts'
@@ -94,6 +94,7 @@ async function start(more: Way & { byHand?: { engine: EngineChoice } }): Promise
 }
 /** Freezes the version for an engine that is worked by hand, and puts what it is given on the clipboard. */
 async function copyFor(choice: EngineChoice): Promise<void> {
+  if (choice.engine === ELSEWHERE.id) return start({ byHand: { engine: choice } })
   const engine = findEngine(engines.profiles, choice.engine, choice.revision)
   if (!engine || starting.value || draft.value.text.trim() === '') return
   const { text, leaveOut } = await session.reading.ask('output', { draft: { ...draft.value, settings: settingsFor(draft.value, choice) }, engine: JSON.parse(JSON.stringify(engine)) as typeof engine })

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { costOf, type Draft, type EngineChoice, type EngineProfile, type Settings, settingsFor } from '@idolon/core'
+import { costOf, type Draft, ELSEWHERE, type EngineChoice, type EngineProfile, type Settings, settingsFor } from '@idolon/core'
 import { computed } from 'vue'
 import { sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import EngineRow from './EngineRow.vue'
-import OtherWays, { type Way } from './OtherWays.vue'
+import OtherWays from './OtherWays.vue'
 import ReferenceRows from './ReferenceRows.vue'
+import type { Way } from './sweep.ts'
 
 /** The engines that are asked, each with what it is asked for; the seed; what it costs in all; and the button that tries the prompt. */
 const props = defineProps<{ draft: Draft; starting: boolean; lastSeed?: number | undefined }>()
@@ -72,7 +73,7 @@ function setSeed(event: Event): void {
     <ReferenceRows v-if="draft.references.length" :references="draft.references" @change="emit('change', { references: $event })" />
     <div class="last">
       <button class="plain" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Ask another engine too' : 'Choose an engine' }}</button>
-      <OtherWays :draft="draft" :profiles="rows.map(({ profile }) => profile)" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @references="emit('change', { references: $event })" />
+      <OtherWays :draft="draft" :profiles="rows.map(({ profile }) => profile)" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @bring-in="emit('copyFor', { engine: ELSEWHERE.id })" @references="emit('change', { references: $event })" />
       <label class="seed"><span class="soft">Seed</span><input class="field" inputmode="numeric" placeholder="any" aria-label="Seed" :value="draft.settings['seed'] ?? ''" @input="setSeed" /></label>
       <div class="go">
         <span class="soft cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>

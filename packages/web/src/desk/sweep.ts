@@ -6,6 +6,13 @@ export interface Sweep {
   values: SettingValue[]
 }
 
+/** How else to try than with the draft's own seed or a new one. */
+export interface Way {
+  /** Of the first result; null for a new one. */
+  seed?: number | null
+  sweep?: Sweep
+}
+
 /** Values that a number of even steps goes through, each one that the setting can have; doubles left out. */
 export function stepsBetween({ min, max, step }: Extract<SettingProfile, { kind: 'number' }>, from: number, to: number, steps: number): number[] {
   if (![from, to, steps].every(Number.isFinite)) return []

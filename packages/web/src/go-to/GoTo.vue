@@ -28,7 +28,7 @@ const VIEWS = [
   { name: 'Desk', path: '/desk', words: 'editor write draft' },
   { name: 'Proofs', path: '/proofs', words: 'results images pictures gallery batch runs' },
   { name: 'Shelf', path: '/shelf', words: 'library prompts search collection' },
-  { name: 'Proof sheet', path: '/proofs/sheet', words: 'grid contact pictures compare select' },
+  { name: 'Proof sheet', path: '/proofs/sheet', words: 'grid contact compare select' },
   { name: 'Bin', path: '/bin', words: 'trash deleted restore undelete' },
   { name: 'Glossary', path: '/glossary', words: 'vocabulary terms words style' },
   { name: 'Engines', path: '/engines', words: 'models generators profiles settings' },

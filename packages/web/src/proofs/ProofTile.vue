@@ -121,7 +121,8 @@ defineExpose({ focus: () => button.value?.focus() })
 }
 figcaption {
   display: flex;
-  max-width: 100%;
+  width: 0;
+  min-width: 100%;
   white-space: nowrap;
   gap: 10px;
   min-height: 20px;

@@ -2,7 +2,7 @@
 import { askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Region, type Run, type Verdict } from '@idolon/contract'
 import type { Fault } from '@idolon/core'
 import { useElementSize, useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
@@ -15,9 +15,10 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts, sayExactly } from '../shared/said.ts'
 import SavedText from '../shared/SavedText.vue'
 import { settingLines } from '../shared/setting-words.ts'
+import { useEngines } from '../stores/engines.ts'
 import ChangeDialog from './ChangeDialog.vue'
 import FaultRow from './FaultRow.vue'
-import { binProofs, toggled } from './mark-proofs.ts'
+import { binProofs, markProof, toggled } from './mark-proofs.ts'
 import RegionList from './RegionList.vue'
 import { useZoom } from './zoom.ts'
 
@@ -29,7 +30,8 @@ const route = useRoute()
 const router = useRouter()
 const notices = useNotices()
 const task = useTask()
-const proof = ref<Proof>()
+const engines = useEngines()
+const proof = shallowRef<Proof>()
 const run = ref<Run>()
 const missing = ref(false)
 const trouble = ref('')
@@ -41,7 +43,7 @@ const marking = ref<Fault>()
 /** The marked place that the keys move. */
 const atRegion = ref<number>()
 const regionList = useTemplateRef<InstanceType<typeof RegionList>>('regionList')
-const note = ref<HTMLElement>()
+const noteField = ref<HTMLElement>()
 const frameSize = useElementSize(frame)
 /** The picture as large as the frame holds it. */
 const box = computed(() => {
@@ -78,7 +80,18 @@ function step(by: number): void {
 }
 const set = (change: { verdict?: Verdict | null; faults?: Fault[]; regions?: Region[] }) =>
   task(async () => {
-    if (proof.value) proof.value = await call(changeProof, { params: { proof: proof.value.id }, body: change })
+    const before = proof.value
+    if (!before) return
+    // Shown at once, so that the next key goes on from it; what the server says then replaces it.
+    const shown = { ...before, ...change }
+    proof.value = shown
+    try {
+      const changed = await markProof(before.id, change)
+      if (proof.value === shown) proof.value = changed
+    } catch (error) {
+      if (proof.value === shown) proof.value = before
+      throw error
+    }
   })
 // By id: what was typed on one picture is saved to it, even when another is already shown.
 const setNote = (id: string, note: string) =>
@@ -88,7 +101,7 @@ const setNote = (id: string, note: string) =>
   })
 const judge = (verdict: Verdict) => set({ verdict: proof.value?.verdict === verdict ? null : verdict })
 const blame = (fault: Fault) => set({ faults: toggled(proof.value?.faults ?? [], fault) })
-const mark = (regions: Region[]) => set({ regions })
+const mark = (regions: Region[]) => set({ regions, faults: [...new Set([...(proof.value?.faults ?? []), ...regions.map(({ fault }) => fault)])] })
 async function drawn(region: Region): Promise<void> {
   marking.value = undefined
   await mark([...(proof.value?.regions ?? []), region])
@@ -120,7 +133,7 @@ function onKey(event: KeyboardEvent): void {
   const fault = faultFor(event)
   if (verdict) void judge(verdict)
   else if (fault && proof.value?.picture) void blame(fault)
-  else if (isLetter(event, 'n')) note.value?.querySelector('textarea')?.focus()
+  else if (isLetter(event, 'n')) noteField.value?.querySelector('textarea')?.focus()
   else if (isLetter(event, 'w') && proof.value?.faults.length) void regionList.value?.add(proof.value.faults.at(-1)!)
   else if (event.key === 'Delete') void remove()
   else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
@@ -192,7 +205,7 @@ useActions(() => [
       </div>
       <FaultRow :faults="proof.faults" :disabled="!proof.picture" @toggle="blame" />
       <RegionList ref="regionList" :regions="proof.regions" :faults="proof.faults" :marking="marking" @change="mark" @mark="marking = $event" @at="atRegion = $event" />
-      <div ref="note" class="labelled"><span>Note</span><SavedText :key="proof.id" multiline :value="proof.note" label="Note" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
+      <div ref="noteField" class="labelled"><span>Note</span><SavedText :key="proof.id" multiline :value="proof.note" label="Note" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
       <p class="row-actions">
         <RouterLink class="quiet" :to="`/desk/${proof.promptId}`">Open the draft</RouterLink>
         <button v-if="proof.picture" class="quiet" @click="changing = true">Change this picture</button>
@@ -207,7 +220,7 @@ useActions(() => [
       <dl class="exact">
         <template v-if="proof.output.leaveOut"><dt>Leave out</dt><dd>{{ proof.output.leaveOut }}</dd></template>
         <dt>Seed</dt><dd>{{ proof.seed }}</dd>
-        <template v-for="line in settingLines(proof.output.settings).filter((l) => l.name !== 'Seed' && l.name !== 'Results')" :key="line.name"><dt>{{ line.name }}</dt><dd>{{ line.value }}</dd></template>
+        <template v-for="line in settingLines(proof.output.settings, engines.find(proof.engine.id, proof.engine.revision)).filter((l) => l.name !== 'Seed' && l.name !== 'Results')" :key="line.name"><dt>{{ line.name }}</dt><dd>{{ line.value }}</dd></template>
         <template v-if="proof.cost"><dt>Cost</dt><dd>{{ sayAmounts([proof.cost]) }}</dd></template>
         <template v-if="proof.tookMs !== null"><dt>Time</dt><dd>{{ (proof.tookMs / 1000).toFixed(1) }} seconds</dd></template>
         <template v-if="proof.storedAt"><dt>Stored</dt><dd>{{ sayExactly(proof.storedAt) }}</dd></template>
@@ -276,6 +289,8 @@ useActions(() => [
   display: grid;
   gap: 12px;
   align-content: start;
+  /* What scrolls by itself, such as the text, would else be pressed to nothing. */
+  grid-auto-rows: max-content;
   padding: 20px 22px;
   border-left: 1px solid var(--rule);
   overflow-y: auto;

@@ -8,6 +8,7 @@ import { call } from '../api/call.ts'
 import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import BringInButton from './BringInButton.vue'
 import RunRow from './RunRow.vue'
 
 const PAGE = 15
@@ -72,6 +73,7 @@ const scope = computed(() => {
       <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span></h1>
       <div class="finding">
         <RouterLink :to="{ path: '/proofs/sheet', query: route.query }">As a sheet</RouterLink>
+        <BringInButton />
         <select v-if="!promptId && !runId" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
           <option value="">every project</option>
           <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>

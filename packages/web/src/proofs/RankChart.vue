@@ -13,7 +13,9 @@ const rows = computed(() => props.order.map((i, o) => ({ i, proof: props.proofs[
 const scale = computed(() => scaleLinear([Math.min(0, ...rows.value.map(({ interval }) => interval[0])), Math.max(0, ...rows.value.map(({ interval }) => interval[1]))], [PAD, WIDTH - PAD]).nice())
 /** What a strength is as a chance: how often it would be judged better than an average one. */
 const chance = (strength: number) => `${Math.round(100 / (1 + Math.exp(-strength)))} %`
-const nameOf = (proof: SheetProof) => `${proof.promptTitle}, version ${proof.version}, ${proof.engine.name} ${proof.engine.revision}${proof.seed === null ? '' : `, seed ${proof.seed}`}`
+/** The prompt is named where there are several. */
+const several = computed(() => new Set(props.proofs.map(({ promptId }) => promptId)).size > 1)
+const nameOf = (proof: SheetProof) => `${several.value ? `${proof.promptTitle}, version` : 'Version'} ${proof.version}, ${proof.engine.name} ${proof.engine.revision}${proof.seed === null ? '' : `, seed ${proof.seed}`}`
 </script>
 
 <template>

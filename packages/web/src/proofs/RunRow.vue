@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Proof, type Run, stopRun } from '@idolon/contract'
-import { computed, useTemplateRef } from 'vue'
+import { computed } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted, sayAmounts, sayExactly, sayWhen } from '../shared/said.ts'
@@ -14,11 +14,30 @@ const props = withDefaults(defineProps<{ run: Run; proofs?: Proof[] | undefined;
 const emit = defineEmits<{ changed: [run: Run]; proofChanged: [proof: Proof] }>()
 const task = useTask()
 const now = useNow()
-const tiles = useTemplateRef<InstanceType<typeof ProofTile>[]>('tiles')
+const tiles = new Map<string, InstanceType<typeof ProofTile>>()
+function keepTile(id: string, tile: unknown): void {
+  if (tile) tiles.set(id, tile as InstanceType<typeof ProofTile>)
+  else tiles.delete(id)
+}
 
 const shown = computed(() => props.proofs ?? props.run.proofs)
 const named = useEngines()
 const engines = computed(() => props.run.proofs.length === 0 ? props.run.engines.map(({ engine, revision }) => `${named.find(engine, revision)?.name ?? engine} ${revision ?? ''}`).join(', ') : [...new Set(props.run.proofs.map(({ engine }) => `${engine.name} ${engine.revision}${engine.simulated ? ' (simulated)' : ''}`))].join(', '))
+/** A row an engine where there are several, each with its name. */
+const rows = computed(() => {
+  const byEngine = new Map<string, Proof[]>()
+  for (const proof of shown.value) {
+    const name = `${proof.engine.name} ${proof.engine.revision}`
+    byEngine.set(name, [...(byEngine.get(name) ?? []), proof])
+  }
+  return [...byEngine].map(([name, proofs]) => ({ name, proofs, back: proofs.filter(({ state }) => state !== 'asked' && state !== 'sent').length }))
+})
+/** From one proof to the next, over the ends of rows. */
+function move(from: Proof, by: number): void {
+  const order = rows.value.flatMap(({ proofs }) => proofs)
+  const next = order[order.indexOf(from) + by]
+  if (next) tiles.get(next.id)?.focus()
+}
 const done = computed(() => props.run.proofs.filter(({ state }) => state !== 'asked' && state !== 'sent').length)
 const running = computed(() => done.value < props.run.proofs.length)
 const line = computed(() => {
@@ -49,16 +68,11 @@ const stop = () =>
       </p>
     </header>
     <BringInPictures v-if="run.byHand && !run.stoppedAt" :run="run" @changed="emit('changed', $event)" />
-    <div class="tiles">
-      <ProofTile
-        v-for="(proof, i) in shown"
-        ref="tiles"
-        :key="proof.id"
-        :proof="proof"
-        :height="height"
-        @changed="emit('proofChanged', $event)"
-        @move="(by: number) => tiles?.[i + by]?.focus()"
-      />
+    <div v-for="row in rows" :key="row.name" class="engine">
+      <p v-if="rows.length > 1" class="name">{{ row.name }}<span v-if="row.back < row.proofs.length" class="soft">, {{ row.back }} of {{ row.proofs.length }} back</span></p>
+      <div class="tiles">
+        <ProofTile v-for="proof in row.proofs" :key="proof.id" :ref="(tile) => keepTile(proof.id, tile)" :proof="proof" :height="height" @changed="emit('proofChanged', $event)" @move="move(proof, $event)" />
+      </div>
     </div>
   </section>
 </template>
@@ -81,6 +95,14 @@ h2 a:hover {
   gap: 2px 14px;
   align-items: baseline;
   margin-bottom: 8px;
+}
+.engine + .engine {
+  margin-top: 8px;
+}
+.name {
+  margin-bottom: 8px;
+  font-size: 12.5px;
+  font-weight: 600;
 }
 .tiles {
   display: flex;

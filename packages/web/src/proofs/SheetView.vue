@@ -11,6 +11,7 @@ import { isLetter } from '../keys/keys.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import BringInButton from './BringInButton.vue'
 import FaultRow from './FaultRow.vue'
 import { binProofs, manyChangeFor } from './mark-proofs.ts'
 import ProofSheet from './ProofSheet.vue'
@@ -106,8 +107,7 @@ const change = (of: readonly SheetProof[], body: Change) =>
   task(async () => {
     if (of.length === 0) return
     show(new Set(of.map(({ id }) => id)), body)
-    const { changed } = await call(changeProofs, { body: { proofs: of.map(({ id }) => id), ...body } })
-    if (of.length > 1) notices.show(`${counted(changed, 'proof')} marked.`)
+    await call(changeProofs, { body: { proofs: of.map(({ id }) => id), ...body } })
   })
 const toggle = (fault: Fault) => change(chosen.value, shared.value.includes(fault) ? { removeFaults: [fault] } : { addFaults: [fault] })
 const judge = (verdict: Verdict) => change(chosen.value, { verdict: chosen.value.every((proof) => proof.verdict === verdict) ? null : verdict })
@@ -154,6 +154,7 @@ useActions(() => [
       <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span></h1>
       <div class="finding">
         <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
+        <BringInButton />
         <select v-if="!filter.prompt && !filter.run" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
           <option value="">every project</option>
           <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>

@@ -242,6 +242,10 @@ th {
   vertical-align: top;
   white-space: nowrap;
 }
+table {
+  width: fit-content;
+  border-collapse: collapse;
+}
 td {
   font-family: var(--serif);
   font-size: 15.5px;

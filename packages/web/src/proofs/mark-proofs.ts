@@ -15,7 +15,14 @@ export function changeFor(event: KeyboardEvent, proof: Marked): { verdict: Verdi
 }
 export const toggled = (faults: readonly Fault[], fault: Fault): Fault[] => (faults.includes(fault) ? faults.filter((one) => one !== fault) : [...faults, fault])
 
-export const markProof = (id: string, change: Parameters<typeof call<typeof changeProof>>[1]['body']): Promise<Proof> => call(changeProof, { params: { proof: id }, body: change })
+type ProofChange = Parameters<typeof call<typeof changeProof>>[1]['body']
+let last: Promise<unknown> = Promise.resolve()
+/** Changes of proofs go one after the other, however fast the keys: the last one made is the last one kept. */
+export function markProof(id: string, change: ProofChange): Promise<Proof> {
+  const mine = last.then(() => call(changeProof, { params: { proof: id }, body: change, keepalive: true }))
+  last = mine.catch(() => undefined)
+  return mine
+}
 
 /** What is to be done with many: when all have it, it is taken away from all. */
 export function manyChangeFor(event: KeyboardEvent, proofs: readonly Marked[]): { verdict?: Verdict | null; addFaults?: Fault[]; removeFaults?: Fault[] } | undefined {
