@@ -36,15 +36,33 @@ export interface RunningServer {
   close: () => Promise<void>
 }
 
-/** Wakes the workers when a run starts in any process, so that no proof waits for the next poll. */
+/** Wakes the workers when a run starts in any process, so that no proof waits for the next poll. Comes back when the database does. */
 async function wakeOnNotify(url: string, wake: () => void): Promise<() => Promise<void>> {
-  const client = new pg.Client({ connectionString: url, application_name: 'idolon wake' })
-  // Without it jobs are only found a little later, by polling.
-  client.on('error', () => undefined)
-  client.on('notification', wake)
-  await client.connect()
-  await client.query(`listen ${JOBS_CHANNEL}`)
-  return () => client.end()
+  let closed = false
+  let open: pg.Client | undefined
+  const listen = async () => {
+    const client = new pg.Client({ connectionString: url, application_name: 'idolon wake' })
+    // Without it jobs are only found a little later, by polling.
+    client.on('error', () => undefined)
+    client.on('end', () => {
+      if (open === client && !closed) again()
+    })
+    client.on('notification', wake)
+    await client.connect()
+    await client.query(`listen ${JOBS_CHANNEL}`)
+    open = client
+  }
+  const again = () => {
+    open = undefined
+    setTimeout(() => {
+      if (!closed) listen().then(wake, again)
+    }, 1_000)
+  }
+  await listen()
+  return async () => {
+    closed = true
+    await open?.end()
+  }
 }
 
 export async function startServer(settings: ServerSettings): Promise<RunningServer> {

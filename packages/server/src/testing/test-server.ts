@@ -21,13 +21,14 @@ export class TestServer {
     readonly db: Database,
   ) {}
 
-  static async start(): Promise<TestServer> {
+  /** `way` may put something between the server and its database. */
+  static async start(way: (databaseUrl: string) => Promise<string> = (url) => Promise.resolve(url)): Promise<TestServer> {
     const base = process.env['TEST_DATABASE_URL']
     if (!base) throw new Error('TEST_DATABASE_URL is not set. Run these tests with ./idolon test server.')
     const databaseUrl = await createDatabase(base, 'test')
     const engine = await new FakeEngine().start()
     const server = await startServer({
-      databaseUrl,
+      databaseUrl: await way(databaseUrl),
       port: 0,
       engineAddress: engine.address,
       engineHosts: 'private',
