@@ -6,11 +6,14 @@ import { checks } from './checks.ts'
 import { type Bench, type Figure } from './figure.ts'
 import { firstLoad } from './first-load.ts'
 import { pictures } from './pictures.ts'
+import { ranking } from './ranking.ts'
 import { reading } from './reading.ts'
+import { run } from './run.ts'
 import { secondStart } from './second-start.ts'
+import { sheet } from './sheet.ts'
 import { shelf } from './shelf.ts'
 
-const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, shelf, 'second-start': secondStart, 'first-load': firstLoad }
+const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, run, sheet, ranking, shelf, 'second-start': secondStart, 'first-load': firstLoad }
 
 const FILE = join(process.env['IDOLON_ROOT'] ?? '.', 'docs/figures.md')
 const shown = (value: number) => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 1 })

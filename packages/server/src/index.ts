@@ -1,4 +1,4 @@
 export * from './settings.ts'
 export * from './start-server.ts'
 export { createDatabase } from './database/create-database.ts'
-export { connectDatabase } from './database/connect.ts'
+export { connectDatabase, type Database } from './database/connect.ts'

@@ -4,6 +4,9 @@ import type { Knex } from 'knex'
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
 alter table pictures add column type text not null default 'image/png';
+-- For sheets of thousands; of older pictures made when it is first asked for.
+alter table pictures add column small bytea;
+alter table pictures alter column small set storage external;
 alter table runs add column by_hand boolean not null default false;
 alter table runs add column sweep jsonb;
 alter table proofs

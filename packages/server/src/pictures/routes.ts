@@ -8,7 +8,7 @@ import { notFound, ProblemError } from '../http/problem.ts'
 import { demand } from '../http/validators.ts'
 import { pictureOf } from '../proofs/references.ts'
 import { metadataOf } from './metadata.ts'
-import { keepPicture, pictureBytes } from './store.ts'
+import { keepPicture, pictureBytes, type PictureSize } from './store.ts'
 import { NotAPicture, takeIn } from './take-in.ts'
 
 const Params = Type.Object({ sha256: Sha256 })
@@ -18,7 +18,7 @@ const MOST_BYTES = 60_000_000
 
 /** Pictures by content: the address names the bytes, so they never change. */
 export function pictureRoutes(router: IRouter, db: Database, engines: Engines): void {
-  const serve = (path: string, which: 'bytes' | 'thumbnail') => {
+  const serve = (path: string, which: PictureSize) => {
     router.get(path, async (request, response) => {
       demand(Params, request.params, 'path')
       const { sha256 } = request.params as { sha256: string }
@@ -35,6 +35,7 @@ export function pictureRoutes(router: IRouter, db: Database, engines: Engines): 
   }
   serve('/api/pictures/:sha256', 'bytes')
   serve('/api/pictures/:sha256/thumbnail', 'thumbnail')
+  serve('/api/pictures/:sha256/small', 'small')
 
   // A proof may be named where its picture is not known.
   router.get('/api/proofs/:proof/thumbnail', async (request, response) => {

@@ -4,6 +4,8 @@ import sharp from 'sharp'
 /** Named in the database beside each thumbnail, so that an older maker's can be renewed. */
 export const THUMBNAIL_MAKER = 'webp-480-1'
 const THUMBNAIL_EDGE = 480
+/** On a sheet of thousands a quarter of the pixels is a quarter of the memory. */
+const SMALL_EDGE = 240
 /** More than any engine here makes; a picture beyond it is refused by its header, before any of it is decoded. */
 const MAX_PIXELS = 64_000_000
 const MAX_EDGE = 16_384
@@ -26,7 +28,12 @@ export interface TakenIn {
   width: number
   height: number
   thumbnail: Buffer
+  /** The same for a sheet of many. */
+  small: Buffer
 }
+
+/** The thumbnail of a thumbnail. */
+export const smallOf = (thumbnail: Buffer): Promise<Buffer> => sharp(thumbnail).resize(SMALL_EDGE, SMALL_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 80 }).toBuffer()
 
 /** What is wrong with bytes that were to be a picture, as the end of a sentence: “it is …”. */
 export class NotAPicture extends Error {
@@ -71,7 +78,7 @@ export async function takeIn(bytes: Buffer): Promise<TakenIn> {
       .resize(THUMBNAIL_EDGE, THUMBNAIL_EDGE, { fit: 'inside', withoutEnlargement: true })
       .webp({ quality: 82 })
       .toBuffer()
-    return { sha256: createHash('sha256').update(bytes).digest('hex'), type: kind.type, bytes, width, height, thumbnail }
+    return { sha256: createHash('sha256').update(bytes).digest('hex'), type: kind.type, bytes, width, height, thumbnail, small: await smallOf(thumbnail) }
   } catch {
     throw new NotAPicture('damaged or cut off')
   }

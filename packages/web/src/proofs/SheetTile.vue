@@ -9,13 +9,15 @@ const said = computed(() => {
   const { proof } = props
   return [proof.promptTitle, `version ${proof.version}`, `${proof.engine.name} ${proof.engine.revision}`, proof.seed === null ? '' : `seed ${proof.seed}`, proof.verdict ?? '', ...proof.faults.map((fault) => FAULTS[fault])].filter(Boolean).join(', ')
 })
+/** What is shown no larger than that is fetched no larger. */
+const size = computed(() => (props.height <= 168 ? 'small' : 'thumbnail'))
 const faults = computed(() => props.proof.faults.map((fault) => FAULTS[fault]).join(', '))
 </script>
 
 <template>
   <div class="tile" role="option" :aria-selected="selected" :aria-label="said" :title="said" :data-place="place" :tabindex="reached ? 0 : -1" :style="{ width: `${width}px` }">
     <div class="picture" :class="[proof.verdict, { selected }]" :style="{ height: `${height}px` }">
-      <img v-if="proof.picture" :src="`/api/pictures/${proof.picture.sha256}/thumbnail`" alt="" decoding="async" draggable="false" />
+      <img v-if="proof.picture" :src="`/api/pictures/${proof.picture.sha256}/${size}`" alt="" decoding="async" draggable="false" />
       <span v-else class="soft">{{ proof.state }}</span>
     </div>
     <div class="caption"><span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span><span v-if="faults" class="faults">{{ faults }}</span><span v-else-if="proof.seed !== null" class="soft">seed {{ proof.seed }}</span></div>
