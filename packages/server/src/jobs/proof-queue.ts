@@ -4,6 +4,8 @@ import type { Logger } from 'pino'
 
 const QUEUE = 'proof'
 const CHANNEL = 'idolon_jobs'
+/** Workers are woken when jobs come; they look by themselves only for what a lost connection kept from them. */
+const POLL_SECONDS = 4
 
 interface Job {
   proofId: string
@@ -41,11 +43,14 @@ export class ProofQueue {
     await this.#boss.createQueue(QUEUE, { name: QUEUE, policy: 'standard', retryLimit: 0, expireInSeconds: 600, retentionMinutes: 60 })
   }
 
-  /** Adds jobs as part of the transaction; they start when it commits. */
-  async add(trx: Knex.Transaction, proofIds: readonly string[]): Promise<void> {
+  /**
+   * Adds jobs as part of the transaction; they start when it commits. Lower turns come first, so that every engine of every
+   * run is at work before one of them has all there is room for.
+   */
+  async add(trx: Knex.Transaction, proofIds: readonly string[], turns: readonly number[] = []): Promise<void> {
     if (proofIds.length === 0) return
     await this.#boss.insert(
-      proofIds.map((proofId) => ({ name: QUEUE, data: { proofId } satisfies Job })),
+      proofIds.map((proofId, i) => ({ name: QUEUE, data: { proofId } satisfies Job, priority: -(turns[i] ?? 0) })),
       inside(trx),
     )
     await trx.raw('select pg_notify(?, ?)', [CHANNEL, ''])
@@ -53,8 +58,14 @@ export class ProofQueue {
 
   async work(concurrency: number, make: (proofId: string) => Promise<void>): Promise<void> {
     for (let i = 0; i < concurrency; i++) {
-      const id = await this.#boss.work<Job>(QUEUE, { pollingIntervalSeconds: 1, batchSize: 1 }, async ([job]) => {
-        if (job) await make(job.data.proofId)
+      const id = await this.#boss.work<Job>(QUEUE, { pollingIntervalSeconds: POLL_SECONDS, batchSize: 1 }, async ([job]) => {
+        if (!job) return
+        try {
+          await make(job.data.proofId)
+        } finally {
+          // The queue's worker would else rest until its next poll, with jobs waiting.
+          this.#boss.notifyWorker(id)
+        }
       })
       this.#workers.push(id)
     }

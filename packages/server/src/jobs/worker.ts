@@ -12,8 +12,8 @@ import type { ProofQueue } from './proof-queue.ts'
 const SWEEP_MS = 3_000
 const INDEX_MS = 1_500
 const FORGET_MS = 3_600_000
-/** Requests to engines at once in this process. */
-const CONCURRENCY = 4
+/** Requests at once in this process, most of them waiting for an engine; how many one engine gets at once, its profile says. */
+const CONCURRENCY = 12
 
 /** Runs `task` again and again, `every` ms after it ended, until stopped. A failure is logged and the next round comes. */
 function repeat(every: number, log: Logger, what: string, task: () => Promise<unknown>): () => void {

@@ -33,7 +33,7 @@ export interface TakenIn {
 }
 
 /** The thumbnail of a thumbnail. */
-export const smallOf = (thumbnail: Buffer): Promise<Buffer> => sharp(thumbnail).resize(SMALL_EDGE, SMALL_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 80 }).toBuffer()
+export const smallOf = (thumbnail: Buffer): Promise<Buffer> => sharp(thumbnail).resize(SMALL_EDGE, SMALL_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 80, effort: 2 }).toBuffer()
 
 /** What is wrong with bytes that were to be a picture, as the end of a sentence: “it is …”. */
 export class NotAPicture extends Error {
@@ -76,7 +76,7 @@ export async function takeIn(bytes: Buffer): Promise<TakenIn> {
     const thumbnail = await sharp(bytes, { failOn: 'error', limitInputPixels: MAX_PIXELS, sequentialRead: true })
       .rotate()
       .resize(THUMBNAIL_EDGE, THUMBNAIL_EDGE, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 82 })
+      .webp({ quality: 82, effort: 2 })
       .toBuffer()
     return { sha256: createHash('sha256').update(bytes).digest('hex'), type: kind.type, bytes, width, height, thumbnail, small: await smallOf(thumbnail) }
   } catch {

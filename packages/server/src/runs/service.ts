@@ -118,7 +118,7 @@ export class Runs {
     const versionId = await this.#writeRun(trx, actor, ground, { engines: draft.engines, sweep: sweep ?? null, byHand: false })
     const proofs = await this.#writeProofs(trx, ground, versionId, plan)
     await reserve(trx, proofs.map((proof, i) => spending(actor, ground, proof.id, plan[i]!)))
-    await this.queue.add(trx, proofs.map((proof) => proof.id))
+    await this.queue.add(trx, proofs.map((proof) => proof.id), plan.map(({ place }) => place))
   }
 
   /** A run that nothing is asked for: its pictures are made elsewhere and brought in. */

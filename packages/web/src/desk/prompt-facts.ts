@@ -13,6 +13,9 @@ export interface PromptChange {
 
 const put = <T extends { id: string }>(list: T[], one: T): T[] => (list.some(({ id }) => id === one.id) ? list.map((old) => (old.id === one.id ? one : old)) : [one, ...list])
 
+/** Pictures that come in within it are shown together. */
+const READ_AFTER_MS = 100
+
 /** What is known of a prompt beside its draft (title, tags, versions, newest runs), kept as the server has it. */
 export function usePromptFacts(prompt: Prompt) {
   const task = useTask()
@@ -41,6 +44,17 @@ export function usePromptFacts(prompt: Prompt) {
   }
 
   let soon: ReturnType<typeof setTimeout> | undefined
+  /** Runs that changed: read once for all the pictures that came in meanwhile. */
+  const changed = new Set<string>()
+  let reading: ReturnType<typeof setTimeout> | undefined
+  function readSoon(runId: string): void {
+    changed.add(runId)
+    reading ??= setTimeout(() => {
+      reading = undefined
+      for (const id of changed) void call(readRun, { params: { run: id } }).then(runChanged).catch(() => undefined)
+      changed.clear()
+    }, READ_AFTER_MS)
+  }
   onChange((event) => {
     if (event === 'reset') {
       void task(() => Promise.all([loadRuns(), loadVersionsAndKnown()]))
@@ -49,7 +63,7 @@ export function usePromptFacts(prompt: Prompt) {
     if (event.promptId !== prompt.id) return
     if (event.kind === 'prompt') void loadKnown().catch(() => undefined)
     if ((event.kind === 'proof' || event.kind === 'run') && event.runId) {
-      void call(readRun, { params: { run: event.runId } }).then(runChanged).catch(() => undefined)
+      readSoon(event.runId)
       clearTimeout(soon)
       soon = setTimeout(() => void loadVersionsAndKnown().catch(() => undefined), 300)
     }

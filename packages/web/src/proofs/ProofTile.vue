@@ -112,7 +112,8 @@ defineExpose({ focus: () => button.value?.focus() })
   height: 2px;
   margin-top: 8px;
   background: linear-gradient(90deg, var(--accent) 40%, transparent 40%) 0 0 / 200% 100%;
-  animation: slide 1.2s linear infinite;
+  /* In few steps: many of these at once, drawn anew sixty times a second, would take from the engines what a picture needs. */
+  animation: slide 1.6s steps(8) infinite;
 }
 @keyframes slide {
   to {
