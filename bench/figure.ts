@@ -2,7 +2,7 @@
 export interface Figure {
   what: string
   value: number
-  unit: 'ms' | 's' | 'kB' | 'rows'
+  unit: 'ms' | 's' | 'kB' | 'rows' | '%'
   /** The same kind of thing without our part in it, in the same run. */
   baseline: { what: string; value: number }
   /** The most it may be. */

@@ -32,8 +32,8 @@ export const ranking: Bench = () => {
       const drawn = Array.from({ length: SITTINGS[count] }, () => sitting(count, false))
       const covered = (list: readonly { covered: number }[]) => (100 * list.reduce((sum, one) => sum + one.covered, 0)) / (list.length * count)
       return [
-        { what: `Of 100 sittings over ${count} pictures, those in which the true best is not among the first two`, value: share(chosen), unit: 'rows' as const, baseline: { what: 'pairs drawn at random', value: share(drawn) }, limit: 10 },
-        { what: `How far intervals of 90 % are from covering 90 of 100, over ${count} pictures`, value: Math.abs(covered(chosen) - 90), unit: 'rows' as const, baseline: { what: 'pairs drawn at random', value: Math.abs(covered(drawn) - 90) }, limit: 3 },
+        { what: `Sittings over ${count} pictures in which the true best is not among the first two`, value: share(chosen), unit: '%' as const, baseline: { what: 'pairs drawn at random', value: share(drawn) }, limit: 10 },
+        { what: `How far intervals of 90 % are from covering 90 %, over ${count} pictures`, value: Math.abs(covered(chosen) - 90), unit: '%' as const, baseline: { what: 'pairs drawn at random', value: Math.abs(covered(drawn) - 90) }, limit: 3 },
       ]
     }),
   )

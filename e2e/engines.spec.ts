@@ -29,7 +29,7 @@ test('each fault for practice ends in a plain message and a proof that can be as
     ['answers with plain text', /answered, but not in JSON/],
     ['sends a picture of another shape', /the picture is 64 by 64 pixels and 768 by 512 were asked for/],
     ['sends no picture at all', /there is no picture at \/pictures\/0\/png/],
-    ['sends half a picture', /the picture is damaged or cut off/],
+    ['sends half a picture', /what came is damaged or cut off/],
   ]
   for (const [name, says] of faults) {
     await page.goto('/engines?engine=burin%7C2')

@@ -4,14 +4,22 @@ import { api, expect, newPrompt, test } from './application.ts'
 interface ShelfAnswer {
   rows: { id: string; projectId: string; bestProof: { id: string } | null }[]
 }
+interface SheetAnswer {
+  proofs: { id: string }[]
+}
 
 async function addresses(): Promise<[string, string][]> {
   const { rows } = await api<ShelfAnswer>('GET', '/api/shelf?q=hedda%20opens')
   const [prompt] = rows
+  const { proofs } = await api<SheetAnswer>('GET', `/api/sheet?prompt=${prompt?.id ?? ''}`)
+  const ids = proofs.slice(0, 3).map(({ id }) => id).join(',')
   return [
     ['Begin', '/'],
     ['Desk', `/desk/${prompt?.id}`],
     ['Proofs', '/proofs'],
+    ['Sheet', `/proofs/sheet?prompt=${prompt?.id ?? ''}`],
+    ['Side by side', `/proofs/side-by-side?ids=${ids}`],
+    ['Judging blind', `/proofs/judge?ids=${ids}`],
     ['Proof', `/proofs/${prompt?.bestProof?.id}`],
     ['Shelf', '/shelf'],
     ['Bin', '/bin'],

@@ -21,6 +21,11 @@ const ships = (profile: EngineProfile) => SHIPPED_ENGINES.some((one) => sameEngi
 const AT_ONCE = 2
 const TRY_TEXT = 'A red fox in a meadow at dusk, gouache.'
 
+/** What was to be asked for is wanted no more. */
+export class NotBegun extends Error {
+  override name = 'NotBegun'
+}
+
 /** A reference picture as it goes along. */
 export interface SentReference {
   role: ReferenceRole
@@ -92,15 +97,19 @@ export class Engines {
   /** Whether stopping the asking reaches the service. */
   canCancel = (profile: EngineProfile): boolean => this.connectionOf(profile)?.cancel !== undefined
 
-  /** Asks for one picture. @throws {EngineFailure} */
-  async ask(profile: EngineProfile, asked: { output: Output; references?: readonly SentReference[]; seed: number; key: string; signal?: AbortSignal }): Promise<Picture> {
+  /**
+   * Asks for one picture, once there is room for a request; `begin` is called then, and when it says no, nothing is sent.
+   * @throws {EngineFailure} @throws {NotBegun}
+   */
+  async ask(profile: EngineProfile, asked: { output: Output; references?: readonly SentReference[]; seed: number; key: string; signal?: AbortSignal; begin?: () => Promise<boolean> }): Promise<Picture> {
     const connection = this.connectionOf(profile)
     if (!connection) throw new EngineFailure('This engine is not connected. Nothing was sent.', { charged: 'no', again: false })
     const { id, revision } = profile
     const secret = connection.headers ? await this.secrets.of(id, revision) : undefined
-    return this.#breaker.through({ id: `${id} ${revision}`, name: profile.name }, connection.concurrency ?? AT_ONCE, () =>
-      this.#pictures.ask({ connection, secret, values: requestValues(profile, asked.output, asked.seed, asked.key, asked.references), seed: asked.seed, key: asked.key, timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs, ...(asked.signal ? { signal: asked.signal } : {}) }),
-    )
+    return this.#breaker.through({ id: `${id} ${revision}`, name: profile.name }, connection.concurrency ?? AT_ONCE, async () => {
+      if (asked.begin && !(await asked.begin())) throw new NotBegun()
+      return this.#pictures.ask({ connection, secret, values: requestValues(profile, asked.output, asked.seed, asked.key, asked.references), seed: asked.seed, key: asked.key, timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs, ...(asked.signal ? { signal: asked.signal } : {}) })
+    })
   }
 
   /** What would be sent for a text, with no secret in it, and whether the address is allowed here. */

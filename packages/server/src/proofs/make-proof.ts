@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
-import { type Engines, takeInFrom } from '../engines/engines.ts'
+import { type Engines, NotBegun, takeInFrom } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { settle } from '../ledger/ledger.ts'
 import { keepPicture } from '../pictures/store.ts'
@@ -72,14 +72,20 @@ export class ProofMaker {
       await this.#fail(task, 'failed', 'A reference picture is no longer there. Nothing was asked for; choose another on the Desk.', 0)
       return
     }
-    const started = performance.now()
-    if (!(await this.#markSent(task))) return
+    let started = 0
+    // Only what is truly sent is marked so: until there is room at the engine, it can be stopped and costs nothing.
+    const begin = async () => {
+      if (started) return true
+      started = performance.now()
+      return this.#markSent(task)
+    }
     for (let attempt = 1; ; attempt++) {
       try {
-        const answer = await this.engines.ask(profile, { output: task.output, references, seed: task.seed, key: `${task.id}.${task.asking}`, ...(signal ? { signal } : {}) })
+        const answer = await this.engines.ask(profile, { output: task.output, references, seed: task.seed, key: `${task.id}.${task.asking}`, begin, ...(signal ? { signal } : {}) })
         await this.#store(task, answer, Math.round(performance.now() - started))
         return
       } catch (error) {
+        if (error instanceof NotBegun) return
         if (!(error instanceof EngineFailure)) throw error
         const { charged, again, waitSeconds } = error.more
         const safe = charged === 'no' || profile.honoursIdempotencyKey

@@ -12,18 +12,19 @@ export class Cuttable {
 
   static async to(databaseUrl: string): Promise<Cuttable> {
     const target = new URL(databaseUrl)
-    let own: Cuttable | undefined
+    const made: { own?: Cuttable } = {}
     const server = createServer((socket) => {
-      if (!own || own.#cut) {
+      const held = made.own
+      if (!held || held.#cut) {
         socket.destroy()
         return
       }
       const onward = connect(Number(target.port), target.hostname)
       for (const [a, b] of [[socket, onward], [onward, socket]] as const) {
-        own.#sockets.add(a)
+        held.#sockets.add(a)
         a.on('error', () => b.destroy())
         a.on('close', () => {
-          own?.#sockets.delete(a)
+          held.#sockets.delete(a)
           b.destroy()
         })
         a.pipe(b)
@@ -32,8 +33,8 @@ export class Cuttable {
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
     const url = new URL(databaseUrl)
     url.host = `127.0.0.1:${(server.address() as AddressInfo).port}`
-    own = new Cuttable(url.href, server)
-    return own
+    made.own = new Cuttable(url.href, server)
+    return made.own
   }
 
   cut(): void {

@@ -38,7 +38,7 @@ const provenWithoutKeeper = computed(() => props.known.status === 'proven' && pr
     </p>
     <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <button class="plain strong" @click="emit('putBack')">Put it back</button></p>
     <p v-if="known.copiedFrom" class="soft">
-      From <RouterLink :to="`/desk/${known.copiedFrom.promptId}`">{{ known.copiedFrom.title }}</RouterLink><template v-if="known.copiedFrom.version">, version {{ known.copiedFrom.version }}</template>
+      <template v-if="known.draft.kind === 'change'">Says how to change a picture of</template><template v-else>From</template> <RouterLink :to="`/desk/${known.copiedFrom.promptId}`">{{ known.copiedFrom.title }}</RouterLink><template v-if="known.copiedFrom.version">, version {{ known.copiedFrom.version }}</template>
     </p>
   </header>
 </template>

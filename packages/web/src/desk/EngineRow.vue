@@ -9,7 +9,8 @@ const props = defineProps<{ profile: EngineProfile | undefined; settings: Settin
 const emit = defineEmits<{ choose: [profile: EngineProfile]; set: [changes: Record<string, string | number | undefined>]; remove: []; copy: [] }>()
 const engines = useEngines()
 
-const keyOf = (one: EngineProfile) => `${one.id}|${one.revision}`
+/** The newest revision goes by the engine's name alone. */
+const keyOf = (one: EngineProfile) => (engines.newest.includes(one) ? one.id : `${one.id}|${one.revision}`)
 function choose(key: string): void {
   const [id = '', revision] = key.split('|')
   const profile = engines.find(id, revision)
@@ -17,10 +18,12 @@ function choose(key: string): void {
 }
 const size = computed(() => props.profile && sizeFor(props.profile, props.settings))
 /** Sizes of one ratio are told apart by their pixels. */
-const sizes = computed(() => (props.profile?.sizes ?? []).map((one) => ({ ...one, key: `${one.aspectRatio}|${one.width}`, said: props.profile!.sizes.filter(({ aspectRatio }) => aspectRatio === one.aspectRatio).length > 1 ? `${one.aspectRatio}, ${one.width} × ${one.height}` : one.aspectRatio })))
+const severalOf = (ratio: string) => (props.profile?.sizes ?? []).filter(({ aspectRatio }) => aspectRatio === ratio).length > 1
+const keyOfSize = ({ aspectRatio, width }: EngineProfile['sizes'][number]) => (severalOf(aspectRatio) ? `${aspectRatio}|${width}` : aspectRatio)
+const sizes = computed(() => (props.profile?.sizes ?? []).map((one) => ({ key: keyOfSize(one), said: severalOf(one.aspectRatio) ? `${one.aspectRatio}, ${one.width} × ${one.height}` : one.aspectRatio })))
 function chooseSize(key: string): void {
   const [aspectRatio = '', width] = key.split('|')
-  emit('set', { aspectRatio, width: sizes.value.filter((one) => one.aspectRatio === aspectRatio).length > 1 ? Number(width) : undefined })
+  emit('set', { aspectRatio, width: width === undefined ? undefined : Number(width) })
 }
 const cost = computed(() => (props.profile ? sayAmounts([{ unit: props.profile.costUnit, amount: costOf(props.profile, props.settings) }]) : ''))
 const count = computed(() => countOf(props.settings))
@@ -49,7 +52,7 @@ function settle(event: Event, value: string | number | undefined): void {
     </label>
     <label class="labelled">
       <span>Aspect ratio</span>
-      <select class="field" :value="size ? `${size.aspectRatio}|${size.width}` : ''" @change="chooseSize(($event.target as HTMLSelectElement).value)">
+      <select class="field" :value="size ? keyOfSize(size) : ''" @change="chooseSize(($event.target as HTMLSelectElement).value)">
         <option v-for="s in sizes" :key="s.key" :value="s.key">{{ s.said }}</option>
       </select>
     </label>

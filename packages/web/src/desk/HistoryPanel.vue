@@ -142,6 +142,7 @@ li.here .line strong::after {
 }
 .opened {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   padding: 0 0 14px;
 }

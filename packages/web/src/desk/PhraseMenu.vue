@@ -1,12 +1,20 @@
 <script setup lang="ts">
 import { EMPHASIS, FACETS, type OutlinePhrase } from '@idolon/core'
-import { onMounted, useTemplateRef } from 'vue'
+import type { PhraseCount } from '@idolon/contract'
+import { computed, onMounted, shallowRef, useTemplateRef } from 'vue'
+import { useEngines } from '../stores/engines.ts'
+import { usePhrases } from '../stores/phrases.ts'
 import type { PhraseActions } from './OutlineRows.vue'
 
 /** Everything that can be done with a phrase. */
 const props = defineProps<{ phrase: OutlinePhrase; target: HTMLElement; actions: PhraseActions; places: number[]; splitting?: boolean | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const list = useTemplateRef<HTMLElement>('list')
+const engines = useEngines()
+/** What became of pictures that said it. */
+const counts = shallowRef<PhraseCount[]>([])
+void usePhrases().countsOf(props.phrase.text).then((found) => (counts.value = found))
+const tried = computed(() => counts.value.map(({ engine, revision, kept, tried: of }) => `${kept} of ${of} on ${engines.named(`${engine} ${revision}`)}`).join(', '))
 
 function close(): void {
   emit('close')
@@ -35,6 +43,7 @@ function onKey(event: KeyboardEvent): void {
 <template>
   <v-menu :model-value="true" attach="main" :target="target" :close-on-content-click="false" location="bottom start" :offset="4" @update:model-value="close">
     <div ref="list" class="menu" role="menu" :aria-label="phrase.text" @keydown="onKey">
+      <p v-if="tried" class="tried soft">Pictures kept that say it: {{ tried }}</p>
       <button role="menuitem" @click="run(() => actions.show(phrase))">Show in the text</button>
       <button role="menuitem" @click="run(() => actions.entry(phrase))">Glossary: what it does and brings <kbd>G</kbd></button>
       <button role="menuitem" @click="run(() => actions.startReplacing(phrase))">Replace <kbd>R</kbd></button>
@@ -76,6 +85,10 @@ button {
   background: none;
   text-align: left;
   cursor: pointer;
+}
+.tried {
+  max-width: 320px;
+  padding: 4px 12px 6px;
 }
 .menu > button {
   display: flex;

@@ -103,6 +103,7 @@ const forget = (aside: Aside) =>
 <style scoped>
 .since {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   justify-items: start;
   padding-left: 12px;
@@ -110,6 +111,7 @@ const forget = (aside: Aside) =>
 }
 ul {
   width: 100%;
+  min-width: 0;
 }
 li {
   display: flex;

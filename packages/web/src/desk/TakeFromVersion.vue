@@ -39,12 +39,16 @@ function take({ edit, difference }: Change): void {
 </template>
 
 <style scoped>
+ul {
+  min-width: 0;
+}
 li {
   display: flex;
   gap: 12px;
   align-items: baseline;
 }
 .words {
+  min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -52,4 +52,28 @@ describe('TrySettings', () => {
     expect(wrapper.find('form').exists()).toBe(false)
     expect(wrapper.emitted('try')).toBeUndefined()
   })
+
+  it('asks another engine too; each has settings of its own, and the cost is that of all', async () => {
+    const wrapper = settings(aDraft('a fox', { settings: { count: 2, aspectRatio: '3:2' } }))
+    await wrapper.findAll('button').find((button) => button.text() === 'Ask another engine too')!.trigger('click')
+    const [{ engines }] = wrapper.emitted('change')!.at(-1) as [{ engines: { engine: string }[] }]
+    expect(engines).toEqual([{ engine: 'burin' }, { engine: 'brayer' }])
+    await wrapper.setProps({ draft: aDraft('a fox', { settings: { count: 2, aspectRatio: '3:2' }, engines }) })
+    expect(wrapper.get('.go .cost').text()).toBe('14 credits')
+    await wrapper.findAll('label').filter((label) => label.text().startsWith('Results'))[1]!.get('input').setValue('5')
+    expect(wrapper.emitted('change')!.at(-1)).toEqual([{ engines: [{ engine: 'burin' }, { engine: 'brayer', settings: { count: 5 } }] }])
+  })
+
+  it('offers to try again with the seed of the last run, and to go through a setting that all engines have', async () => {
+    const wrapper = mount(TrySettings, { props: { draft: aDraft('a fox', { settings: { count: 2 } }), starting: false, lastSeed: 318 }, global: withEngines() })
+    const press = (name: string) => wrapper.findAll('button').find((button) => button.text() === name)!.trigger('click')
+    await press('Other ways to try')
+    await press('Try again, same seed')
+    expect(wrapper.emitted('try')!.at(-1)).toEqual([{ seed: 318 }])
+    await wrapper.get('[aria-label="From"]').setValue(3)
+    await wrapper.get('[aria-label="To"]').setValue(9)
+    expect(wrapper.get('.sweep').text()).toMatch(/3, 5, 7, 9; 8 results, 32 credits/)
+    await press('Try these')
+    expect(wrapper.emitted('try')!.at(-1)).toEqual([{ sweep: { key: 'guidance', values: [3, 5, 7, 9] } }])
+  })
 })

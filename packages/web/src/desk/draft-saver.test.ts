@@ -37,6 +37,16 @@ describe('DraftSaver', () => {
     expect([one.state.value, one.acknowledged]).toEqual(['saved', 8])
   })
 
+  it('sends what is written after a try that came in the middle of typing', async () => {
+    const one = saver()
+    one.push(edit('a'))
+    await one.settled()
+    one.push(edit('b'))
+    await vi.advanceTimersByTimeAsync(500)
+    expect(sent()).toHaveLength(2)
+    expect(one.state.value).toBe('saved')
+  })
+
   it('tries again with the same numbers while the server is away', async () => {
     call.mockRejectedValueOnce(new ApiProblem('unreachable', ''))
     const one = saver()

@@ -59,6 +59,8 @@ export class DraftSaver {
   /** Waits until everything is acknowledged. */
   async settled(): Promise<void> {
     clearTimeout(this.#timer)
+    // Else what is written next would wait for a timer that is gone.
+    this.#timer = undefined
     while (this.hasPending && this.state.value !== 'moved' && this.state.value !== 'refused') {
       await this.#send()
       if (this.state.value === 'unsent') throw new ApiProblem('unreachable', 'The server does not answer. Your text is kept in this browser; try again when it does.')

@@ -83,7 +83,8 @@ export function useDraftSession(prompt: Prompt) {
           terms: (typed, most) => reading.ask('complete', { typed, most }),
         }),
         termHover(() => ({ glossary: vocabulary.glossary, associations: vocabulary.associations })),
-        keymap.of([...historyKeymap, ...defaultKeymap]),
+        // Ctrl Enter tries the prompt; the editor's own command would put an empty line into it first.
+        keymap.of([...historyKeymap, ...defaultKeymap.filter(({ key }) => key !== 'Mod-Enter')]),
         EditorView.lineWrapping,
         EditorView.contentAttributes.of({ 'aria-label': 'Text of the prompt', spellcheck: 'true', autocapitalize: 'sentences' }),
         placeholder('Say what the picture shows'),

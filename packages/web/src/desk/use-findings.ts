@@ -11,6 +11,9 @@ const PAUSE_MS = 150
 /** The same said of several engines is said once. */
 const once = (findings: readonly Finding[]): Finding[] => [...new Map(findings.map((finding) => [JSON.stringify([finding.kind, finding.where, finding.reason]), finding])).values()]
 const GRAVEST = ['stop', 'caution', 'tip']
+/** What one of several engines does not take stops no run: the others take it. */
+const ofSome = (finding: Finding, each: readonly (readonly Finding[])[]): Finding =>
+  finding.kind === 'unsupported' && finding.severity === 'stop' && !each.every((findings) => findings.some(({ kind, severity }) => kind === 'unsupported' && severity === 'stop')) ? { ...finding, severity: 'caution' } : finding
 
 /** What is wrong with the draft as it stands for any of the engines that are asked, found anew a moment after each change. */
 export function useFindings(session: DraftSession, engines: WatchSource<EngineProfile[]>) {
@@ -31,7 +34,7 @@ export function useFindings(session: DraftSession, engines: WatchSource<EnginePr
     const draft = session.draft.value
     const ask = (engine: EngineProfile | undefined) => session.reading.ask('check', { draft, engine: toRaw(engine), rules: toRaw(house.rules), ownWords: ownWords.value })
     const each = draft.text.trim() ? await Promise.all(profiles.length ? profiles.map(ask) : [ask(undefined)]) : []
-    const findings = each.length > 1 ? once(each.flat()).sort((a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity)) : (each[0] ?? [])
+    const findings = each.length > 1 ? once(each.flat().map((finding) => ofSome(finding, each))).sort((a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity)) : (each[0] ?? [])
     if (session.draft.value !== draft) return
     checked.value = draft
     all.value = findings

@@ -63,7 +63,7 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
       <a class="csv" :href="`/api/ledger.csv?project=${project.id}`" download>The whole ledger as CSV</a>
     </p>
     <table v-if="lines.length">
-      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine' : 'Prompt' }}</th><th scope="col">Spent</th><th scope="col" /><th scope="col">Pictures</th><th scope="col">A kept one</th></tr></thead>
+      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">A kept one</th></tr></thead>
       <tbody>
         <tr v-for="(line, i) in lines" :key="line.key">
           <th scope="row" class="label" :title="line.label"><button v-if="by === 'prompt'" class="plain" @click="open(line)">{{ line.label }}</button><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>

@@ -18,7 +18,7 @@ import { settingLines } from '../shared/setting-words.ts'
 import { useEngines } from '../stores/engines.ts'
 import ChangeDialog from './ChangeDialog.vue'
 import FaultRow from './FaultRow.vue'
-import { binProofs, markProof, toggled } from './mark-proofs.ts'
+import { binProofs, isMarking, markProof, toggled } from './mark-proofs.ts'
 import RegionList from './RegionList.vue'
 import { useZoom } from './zoom.ts'
 
@@ -69,7 +69,11 @@ async function open(id: string): Promise<void> {
 }
 watch(() => String(route.params['proof'] ?? ''), open, { immediate: true })
 onChange((event) => {
-  if (event !== 'reset' && event.proofId === proof.value?.id && proof.value) void call(readProof, { params: { proof: proof.value.id } }).then((next) => (proof.value = next)).catch(() => undefined)
+  const now = proof.value
+  if (event === 'reset' || !now || event.proofId !== now.id || isMarking()) return
+  void call(readProof, { params: { proof: now.id } }).then((next) => {
+    if (proof.value === now && !isMarking()) proof.value = next
+  }, () => undefined)
 })
 
 const ready = computed(() => run.value?.proofs.filter(({ picture }) => picture) ?? [])

@@ -17,9 +17,13 @@ export const toggled = (faults: readonly Fault[], fault: Fault): Fault[] => (fau
 
 type ProofChange = Parameters<typeof call<typeof changeProof>>[1]['body']
 let last: Promise<unknown> = Promise.resolve()
+let open = 0
+/** Whether changes are on their way: what the server has is then older than what is shown. */
+export const isMarking = (): boolean => open > 0
 /** Changes of proofs go one after the other, however fast the keys: the last one made is the last one kept. */
 export function markProof(id: string, change: ProofChange): Promise<Proof> {
-  const mine = last.then(() => call(changeProof, { params: { proof: id }, body: change, keepalive: true }))
+  open++
+  const mine = last.then(() => call(changeProof, { params: { proof: id }, body: change, keepalive: true })).finally(() => open--)
   last = mine.catch(() => undefined)
   return mine
 }

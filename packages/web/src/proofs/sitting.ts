@@ -17,6 +17,14 @@ export function useSitting(proofs: readonly string[]) {
   const pair = ref<[left: number, right: number]>()
   const settled = ref(false)
 
+  /** Answers go one after the other, however fast the keys. */
+  let last: Promise<unknown> = Promise.resolve()
+  function inTurn<T>(task: () => Promise<T>): Promise<T> {
+    const mine = last.then(task)
+    last = mine.catch(() => undefined)
+    return mine
+  }
+
   /** The pair that tells most; which stands left is drawn, so that a side is no hint. */
   function draw(): void {
     const next = nextPair(ranking.value)
@@ -36,7 +44,7 @@ export function useSitting(proofs: readonly string[]) {
     mine.value = [...mine.value, given]
     draw()
     try {
-      await call(addJudgement, { body: { id: given.id, left: given.left, right: given.right, better } })
+      await inTurn(() => call(addJudgement, { body: { id: given.id, left: given.left, right: given.right, better } }))
     } catch (error) {
       const without = (list: ProofJudgement[]) => list.filter(({ id }) => id !== given.id)
       judgements.value = without(judgements.value)
@@ -46,12 +54,12 @@ export function useSitting(proofs: readonly string[]) {
     }
   }
   async function takeBack(): Promise<void> {
-    const last = mine.value.at(-1)
-    if (!last) return
-    await call(takeBackJudgement, { params: { judgement: last.id } })
+    const gone = mine.value.at(-1)
+    if (!gone) return
     mine.value = mine.value.slice(0, -1)
-    judgements.value = judgements.value.filter(({ id }) => id !== last.id)
-    pair.value = [place.get(last.left)!, place.get(last.right)!]
+    await inTurn(() => call(takeBackJudgement, { params: { judgement: gone.id } }))
+    judgements.value = judgements.value.filter(({ id }) => id !== gone.id)
+    pair.value = [place.get(gone.left)!, place.get(gone.right)!]
   }
   const order = computed(() => orderOf(ranking.value))
   /** By place in the order: whether it can be told from the one after it. */

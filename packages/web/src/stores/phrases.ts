@@ -1,4 +1,4 @@
-import { forgetPhrase, keepPhrase, listPhrases, type ProjectPhrase } from '@idolon/contract'
+import { countPhrases, forgetPhrase, keepPhrase, listPhrases, type PhraseCount, type ProjectPhrase } from '@idolon/contract'
 import type { Facet } from '@idolon/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
@@ -33,5 +33,7 @@ export const usePhrases = defineStore('phrases', () => {
     await call(forgetPhrase, { params: { project, phrase: phrase.id } })
     all.value = all.value.filter(({ id }) => id !== phrase.id)
   }
-  return { all, load, keptAs, keep, forget }
+  /** Kept of tried for a phrase in this project, by engine; nothing where it cannot be asked. */
+  const countsOf = async (text: string): Promise<PhraseCount[]> => (project ? await call(countPhrases, { params: { project }, body: { phrases: [text] } }).catch(() => []) : [])
+  return { all, load, keptAs, keep, forget, countsOf }
 })
