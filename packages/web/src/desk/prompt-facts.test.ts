@@ -34,6 +34,7 @@ describe('what is known of a prompt', () => {
     call.mockClear()
     answers['readRun'] = aRun({ proofs: [aProof({ verdict: 'keep' })] })
     heard.tell(event({ kind: 'proof', runId: 'r1' }))
+    vi.advanceTimersByTime(100)
     await flushPromises()
     expect(made.runs.value[0]?.proofs[0]?.verdict).toBe('keep')
     expect(asked()).toEqual(['readRun'])
@@ -46,12 +47,14 @@ describe('what is known of a prompt', () => {
     vi.advanceTimersByTime(400)
     await flushPromises()
     expect(asked().filter((id) => id === 'listVersions')).toHaveLength(1)
+    expect(asked().filter((id) => id === 'readRun')).toHaveLength(1)
   })
 
   it('puts a run of another window first', async () => {
     const made = await facts()
     answers['readRun'] = aRun({ id: 'r2' })
     heard.tell(event({ kind: 'run', runId: 'r2' }))
+    vi.advanceTimersByTime(100)
     await flushPromises()
     expect(made.runs.value.map(({ id }) => id)).toEqual(['r2', 'r1'])
   })
