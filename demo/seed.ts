@@ -6,6 +6,7 @@ import {
   type QueryOf,
   type Route,
   type Run,
+  addJudgement,
   addTerms,
   changePrompt,
   changeProof,
@@ -18,6 +19,7 @@ import {
   readRun,
   saveEdits,
   searchShelf,
+  setMoney,
   setRules,
   startRun,
 } from '@idolon/contract'
@@ -59,6 +61,16 @@ async function finished(call: Call, run: Run): Promise<Run> {
   }
 }
 
+/** A sitting over the keepers: later ones are mostly found better, and some cannot be told apart. */
+async function judgeBlind(call: Call, keepers: readonly string[]): Promise<void> {
+  for (let gap = 1; gap < 4; gap++) {
+    for (let i = 0; i + gap < keepers.length; i++) {
+      const better = (i + gap) % 4 === 0 ? 'left' : (i * gap) % 3 === 2 ? null : 'right'
+      await call(addJudgement, { body: { id: randomUUID(), left: keepers[i]!, right: keepers[i + gap]!, better } })
+    }
+  }
+}
+
 /** Writes one prompt as a person would: edit, try, judge, edit, try again. */
 async function makePrompt(call: Call, projectId: string, demo: DemoPrompt): Promise<void> {
   const prompt: Prompt = await call(createPrompt, { body: { projectId, title: demo.title } })
@@ -67,23 +79,27 @@ async function makePrompt(call: Call, projectId: string, demo: DemoPrompt): Prom
   let draft = prompt.draft
   let revision = prompt.revision
   let sent = 0
-  const write = async (next: Draft) => {
+  const keepers: string[] = []
+  const write = async (next: Draft, goOnFrom?: number) => {
     const edit = editBetween(draft, next)
     if (!isEmptyEdit(edit)) {
-      revision = (await call(saveEdits, { params, body: { client: writer, first: ++sent, base: revision, edits: [edit] } })).revision
+      revision = (await call(saveEdits, { params, body: { client: writer, first: ++sent, base: revision, edits: [edit], ...(goOnFrom === undefined ? {} : { goOnFrom }) } })).revision
     }
     draft = next
   }
   for (const version of demo.versions) {
-    await write({ ...draft, text: version.text, leaveOut: version.leaveOut ?? [], settings: version.settings ?? draft.settings, engines: demo.engine ? [{ engine: demo.engine }] : draft.engines })
+    await write({ ...draft, text: version.text, leaveOut: version.leaveOut ?? [], settings: version.settings ?? draft.settings, engines: version.engines?.map((engine) => ({ engine })) ?? (demo.engine ? [{ engine: demo.engine }] : draft.engines) }, version.from)
     const run = await finished(call, await call(startRun, { params, body: { id: randomUUID(), revision } }))
-    const stored = [...run.proofs].sort((a, b) => a.index - b.index)
     for (const [i, verdict] of version.verdicts.entries()) {
-      const proof = stored[i]
-      if (verdict && proof?.state === 'stored') await call(changeProof, { params: { proof: proof.id }, body: { verdict } })
+      const proof = run.proofs[i]
+      const fault = version.faults?.[i]
+      if (proof?.state !== 'stored' || !(verdict || fault)) continue
+      await call(changeProof, { params: { proof: proof.id }, body: { verdict, ...(fault ? { faults: [fault] } : {}) } })
+      if (verdict === 'keep') keepers.push(proof.id)
     }
     if (version.why) await call(changeVersion, { params: { version: run.versionId }, body: { why: version.why } })
   }
+  if (keepers.length > 3) await judgeBlind(call, keepers)
   if (demo.draft) await write({ ...draft, text: demo.draft })
   await call(changePrompt, { params, body: { status: demo.status, tags: demo.tags, ...(demo.note ? { note: demo.note } : {}) } })
 }
@@ -126,6 +142,7 @@ export async function seedDemo(address: string, databaseUrl: string, say: (line:
       }
       // After its prompts, which were written before there were rules.
       if (project.rules) await call(setRules, { params: { project: id }, body: project.rules })
+      if (project.money) await call(setMoney, { params: { project: id }, body: { currency: project.money.currency, rates: [{ unit: 'credit', price: project.money.price }], ceiling: { unit: 'credit', amount: project.money.ceiling } } })
       if (project.terms) await call(addTerms, { body: { projectId: id, entries: project.terms } })
     }
     await database.query(`insert into marks (name) values ('demo world made')`)

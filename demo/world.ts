@@ -1,5 +1,5 @@
 import type { Status, Verdict } from '@idolon/contract'
-import type { GlossaryEntry, HouseRules, Settings } from '@idolon/core'
+import type { Fault, GlossaryEntry, HouseRules, Settings } from '@idolon/core'
 
 /** One making of a demo prompt: what is written, and how each of its proofs was judged. */
 export interface DemoVersion {
@@ -7,7 +7,13 @@ export interface DemoVersion {
   leaveOut?: string[]
   settings?: Settings
   why?: string
+  /** Engines that are asked at once, instead of the prompt's one. */
+  engines?: string[]
+  /** The version that this one goes on from, where that is not the one before. */
+  from?: number
+  /** Of the proofs in their order: engine by engine. */
   verdicts: (Verdict | null)[]
+  faults?: (Fault | null)[]
 }
 export interface DemoPrompt {
   title: string
@@ -22,6 +28,8 @@ export interface DemoPrompt {
 }
 export interface DemoProject {
   name: string
+  /** What a credit costs, and the ceiling in credits. */
+  money?: { currency: string; price: number; ceiling: number }
   rules?: HouseRules
   terms?: GlossaryEntry[]
   prompts: DemoPrompt[]
@@ -157,6 +165,7 @@ export const WORLD: DemoProject[] = [
   },
   {
     name: 'Lantern Bees',
+    money: { currency: 'EUR', price: 0.04, ceiling: 400 },
     prompts: [
       {
         title: 'Hedda opens the hives',
@@ -180,6 +189,8 @@ export const WORLD: DemoProject[] = [
         versions: [
           { text: 'A brass heron, a clockwork bird, among flowers at night, stars and a moon, gouache picture book illustration', settings: { aspectRatio: '3:2', count: 4, seed: 318 }, verdicts: ['keep', 'maybe', null, 'drop'] },
           { text: 'A brass heron, a clockwork bird, among flowers by the lake at night, stars and a moon, glowing bees, gouache picture book illustration', settings: { aspectRatio: '3:2', count: 4, seed: 318 }, why: 'It steals light: give it some to steal.', verdicts: ['keep', 'keep', null, null] },
+          { text: 'A brass heron, a clockwork bird, among flowers by the lake at night, stars and a moon, glowing bees, linocut print', settings: { aspectRatio: '3:2', count: 2, seed: 318 }, engines: ['burin', 'brayer', 'tympan'], why: 'Would print suit it better?', verdicts: ['drop', 'maybe', 'drop', 'drop', 'keep', 'maybe'], faults: ['clutter', null, 'clutter', 'clutter', null, null] },
+          { text: 'A brass heron, a clockwork bird, by the lake at night, stars and a moon, glowing bees, close-up, gouache picture book illustration', from: 2, settings: { aspectRatio: '3:2', count: 2, seed: 318 }, engines: ['burin', 'brayer', 'tympan'], why: 'Back to gouache, and nearer.', verdicts: ['keep', 'keep', 'drop', 'maybe', 'keep', null], faults: [null, null, 'too-small', 'too-small', null, null] },
         ],
       },
       {

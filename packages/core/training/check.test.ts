@@ -152,3 +152,18 @@ describe('a fix takes out no more than it must', () => {
     expect(fixed('a Victorian parlour with a brass lamp and a television, engraving, gas light')).toBe('a Victorian parlour with a brass lamp, engraving, gas light')
   })
 })
+
+describe('a change instruction', () => {
+  const change = (text: string, rest: Partial<Draft> = {}): Draft => draft(text, { kind: 'change', references: [{ reference: 'a'.repeat(64), role: 'base', strength: 60 }], ...rest })
+  const base = completeProfile({ reads: 'sentences', leaveOut: true, references: ['base'] })
+
+  it.each(['Make the sky darker and remove the fence', 'Please take away the people, no lamp posts', 'add a small dog beside her'])('“%s” is not flagged for its verb, nor for what it leaves unsaid', (text) => {
+    expect(findings(change(text), { engine: base }).filter(({ kind }) => ['lead-verb', 'negation-in-text', 'missing-facet', 'vague-subject', 'small-subject', 'drags-in'].includes(kind))).toEqual([])
+    expect(findings(draft(text), { engine: base }).length).toBeGreaterThan(0)
+  })
+  it('is still held against what fights the leave-out list, and an engine that takes no picture to start from', () => {
+    expect(found('fights-leave-out', change('add a red dog', { leaveOut: ['dog'] }), { engine: base })).toHaveLength(1)
+    const [blind] = findings(change('make it night'), { engine: completeProfile({ reads: 'sentences', leaveOut: true }) })
+    expect(blind).toMatchObject({ kind: 'unsupported', severity: 'stop', reason: expect.stringMatching(/takes no reference pictures/) as string })
+  })
+})

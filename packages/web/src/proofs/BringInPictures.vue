@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bringIn, type BroughtIn, type Run } from '@idolon/contract'
-import { sizeFor } from '@idolon/core'
+import { type Settings, sizeFor } from '@idolon/core'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
@@ -21,6 +21,8 @@ const waiting = ref<(Uploaded & { name: string; seed: string })[]>([])
 const refused = ref<string[]>([])
 const busy = ref(0)
 const seed = ref('')
+/** Settings typed once for all whose metadata says nothing of them. */
+const typed = ref<Record<string, string>>({})
 
 const profile = computed(() => {
   const [choice] = props.run.engines
@@ -58,9 +60,17 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
   void take(files)
 })
 const seedOf = (said: string): number | null => (/^\d{1,15}$/.test(said.trim()) ? Number(said) : null)
+const common = (): Settings =>
+  Object.fromEntries(
+    (profile.value?.settings ?? []).flatMap(({ key, kind }): [string, string | number][] => {
+      const said = typed.value[key]?.trim() ?? ''
+      if (said === '' || (kind === 'number' && !Number.isFinite(Number(said)))) return []
+      return [[key, kind === 'number' ? Number(said) : said]]
+    }),
+  )
 const add = () =>
   task(async () => {
-    const pictures = waiting.value.map(({ sha256, made, seed: own }): BroughtIn => ({ sha256, seed: seedOf(own) ?? seedOf(seed.value), settings: made.settings }))
+    const pictures = waiting.value.map(({ sha256, made, seed: own }): BroughtIn => ({ sha256, seed: seedOf(own) ?? seedOf(seed.value), settings: { ...common(), ...made.settings } }))
     emit('changed', await call(bringIn, { params: { run: props.run.id }, body: { pictures } }))
     waiting.value = []
     refused.value = []
@@ -86,6 +96,11 @@ const add = () =>
       </ul>
       <p class="row-actions">
         <label><span class="soft">Seed of all others</span> <input v-model="seed" class="field" inputmode="numeric" placeholder="not known" aria-label="Seed of all others" /></label>
+        <label v-for="setting in profile?.settings ?? []" :key="setting.key"
+          ><span class="soft">{{ setting.label }}</span>
+          <select v-if="setting.kind === 'choice'" v-model="typed[setting.key]" class="field" :aria-label="`${setting.label} of all others`"><option value="">not known</option><option v-for="value in setting.values" :key="value">{{ value }}</option></select>
+          <input v-else v-model="typed[setting.key]" class="field short" inputmode="decimal" placeholder="not known" :aria-label="`${setting.label} of all others`"
+        /></label>
         <button class="do" @click="add">Add {{ counted(waiting.length, 'picture') }}</button>
         <span class="soft">{{ cost }} in the ledger</span>
       </p>
@@ -131,6 +146,13 @@ label.plain:focus-within {
 .zone input.field {
   width: 96px;
   height: 28px;
+}
+.zone select.field {
+  height: 28px;
+  padding-block: 2px;
+}
+.zone input.short {
+  width: 84px;
 }
 .refused {
   color: var(--accent);
