@@ -14,7 +14,7 @@ async function begin(): Promise<{ prompt: string; project: string }> {
   await api('POST', `/api/prompts/${prompt.id}/edits`, { client: randomUUID(), first: 1, base: 0, edits: [{ text: [{ from: 0, to: 0, insert: TEXT }], settings: { count: 2, seed: 318 } }] })
   return { prompt: prompt.id, project: project.id }
 }
-const runRow = (page: Page, version: number) => page.getByRole('region', { name: new RegExp(`^Version ${version} of`) }).first()
+const runRow = (page: Page, version: number) => page.getByRole('group', { name: new RegExp(`^Version ${version} of`) }).first()
 const tiles = (page: Page, version: number, engine = '') => runRow(page, version).getByRole('button', { name: new RegExp(`version ${version}, ${engine}.*result`) })
 async function isBack(page: Page, version: number, results: number): Promise<void> {
   await expect(tiles(page, version)).toHaveCount(results, { timeout: 40_000 })

@@ -187,7 +187,7 @@ test('kill -9 of the server in the middle of a run and of typing: every word and
   await serverIsBack()
   await expect(saved(page)).toBeVisible({ timeout: 20_000 })
   expect((await promptNow(id)).draft.text).toBe('A red train over a viaduct, linocut, snow and fog')
-  await expect(page.getByRole('region', { name: /^Version 1 of/ }).getByRole('button', { name: /result/ })).toHaveCount(8, { timeout: 30_000 })
+  await expect(page.getByRole('group', { name: /^Version 1 of/ }).getByRole('button', { name: /result/ })).toHaveCount(8, { timeout: 30_000 })
   const [asked] = await runsOf(id)
   expect(asked?.proofs.map(({ state }) => state)).toEqual(Array(8).fill('stored'))
   const after = await engineUsage()

@@ -82,6 +82,7 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
 
 <style scoped>
 .spending {
+  margin: 14px 0;
   display: grid;
   gap: 8px;
 }

@@ -51,7 +51,7 @@ const stop = () =>
 </script>
 
 <template>
-  <section class="run" :aria-label="`Version ${run.version} of ${run.promptTitle}, asked for ${sayExactly(run.askedAt)}`">
+  <section class="run" role="group" :aria-label="`Version ${run.version} of ${run.promptTitle}, asked for ${sayExactly(run.askedAt)}`">
     <header>
       <h2 v-if="titled">
         <RouterLink :to="`/desk/${run.promptId}`">{{ run.promptTitle }}</RouterLink>

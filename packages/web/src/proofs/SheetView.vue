@@ -151,7 +151,7 @@ useActions(() => [
 <template>
   <main class="sheet-view">
     <header>
-      <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span></h1>
+      <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span> <span class="scope" role="status">{{ proofs === undefined ? 'Looking …' : list.length < total ? `${list.length.toLocaleString('en')} of ${counted(total, 'proof')}` : counted(total, 'proof') }}</span></h1>
       <div class="finding">
         <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
         <BringInButton />
@@ -188,7 +188,6 @@ useActions(() => [
           <option v-for="setting in varied" :key="setting" :value="`setting-seed ${setting}`">{{ setting }} by seeds</option>
         </select>
         <label class="size"><span class="soft">Size</span><input v-model.number="height" type="range" min="56" max="320" step="8" aria-label="Size of the pictures" /></label>
-        <span class="soft" role="status">{{ proofs === undefined ? 'Looking …' : list.length < total ? `${list.length.toLocaleString('en')} of ${counted(total, 'proof')}` : counted(total, 'proof') }}</span>
       </div>
     </header>
     <p v-if="proofs && list.length === 0" class="empty">No proof is like that. <RouterLink v-if="Object.keys(filter).length" to="/proofs/sheet">Show all</RouterLink><RouterLink v-else to="/desk">Try a prompt on the Desk</RouterLink></p>

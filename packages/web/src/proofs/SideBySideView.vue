@@ -186,6 +186,7 @@ kbd {
   gap: 12px;
   padding: 4px 28px 0;
   min-height: 0;
+  outline-offset: -2px;
 }
 .panes.four {
   grid-template: 1fr 1fr / 1fr 1fr;
