@@ -1,4 +1,5 @@
 import type { Caption, ClientSheet, Proof } from '@idolon/contract'
+import { emptyDraft, shownText, type VersionBody } from '@idolon/core'
 import { createRequire } from 'node:module'
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
@@ -49,6 +50,12 @@ const CAPTIONS: Record<Caption, (proof: Proof) => string> = {
 }
 export const captionOf = (proof: Proof, captions: readonly Caption[]): string => captions.map((caption) => CAPTIONS[caption](proof)).filter(Boolean).join(', ')
 
+/** What the writer wrote, not how an engine was given it. */
+async function writtenFor(db: Database, versionId: string): Promise<string> {
+  const { body } = await db('versions').where({ id: versionId }).first<{ body: VersionBody }>('body')
+  return shownText({ ...emptyDraft(), ...body })
+}
+
 /** The sheet on pages of A4, its pictures numbered in their order. A picture that is gone leaves its number. */
 export async function sheetPdf(db: Database, sheet: ClientSheet): Promise<Buffer> {
   const proofs = await proofsById(db, sheet.proofs)
@@ -62,7 +69,7 @@ export async function sheetPdf(db: Database, sheet: ClientSheet): Promise<Buffer
       stack: [
         image ? { image: `data:image/jpeg;base64,${image.toString('base64')}`, fit: [COLUMN_POINTS, COLUMN_POINTS] } : { text: 'This picture is no longer there.', italics: false },
         { text: [{ text: `${i + 1}  `, bold: true }, proof ? captionOf(proof, sheet.captions) : ''], margin: [0, 4, 0, 2] },
-        ...(sheet.prompts && proof ? [{ text: proof.output.text, font: 'Serif', fontSize: 8.5, margin: [0, 0, 8, 2] }] : []),
+        ...(sheet.prompts && proof ? [{ text: await writtenFor(db, proof.versionId), font: 'Serif', fontSize: 8.5, margin: [0, 0, 8, 2] }] : []),
       ],
       margin: [0, 0, 0, 14],
     })

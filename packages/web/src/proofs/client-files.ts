@@ -1,4 +1,5 @@
-import { type ClientSheet, readProof, type SheetProof } from '@idolon/contract'
+import { type ClientSheet, listVersions, type SheetProof } from '@idolon/contract'
+import { emptyDraft, shownText } from '@idolon/core'
 import { zip } from 'fflate'
 import { call } from '../api/call.ts'
 import { fileName } from '../shared/download.ts'
@@ -17,11 +18,23 @@ const captionOf = (proof: SheetProof, captions: ClientSheet['captions']): string
     .filter(Boolean)
     .join(', ')
 
+/** What the writer wrote, of each version of the prompts on a sheet: not how an engine was given it. */
+async function textsOf(proofs: readonly SheetProof[]): Promise<(proof: SheetProof) => string> {
+  const texts = new Map<string, string>()
+  for (const prompt of new Set(proofs.map(({ promptId }) => promptId))) {
+    for (const { number, body } of await call(listVersions, { params: { prompt } })) texts.set(`${prompt} ${number}`, shownText({ ...emptyDraft(), ...body }))
+  }
+  return ({ promptId, version }) => texts.get(`${promptId} ${version}`) ?? ''
+}
+
+/** So many letters are surely narrower than a cell: a longer word is broken. */
+const LONGEST_WORD = 40
+
 /** A text in lines that are no wider than a cell. */
 function linesOf(context: CanvasRenderingContext2D, text: string, most: number): string[] {
   const lines: string[] = []
   let line = ''
-  for (const word of text.split(/\s+/)) {
+  for (const word of text.split(/\s+/).flatMap((whole) => whole.match(new RegExp(`.{1,${LONGEST_WORD}}`, 'gu')) ?? [])) {
     const next = line ? `${line} ${word}` : word
     if (line && context.measureText(next).width > CELL) {
       lines.push(line)
@@ -43,17 +56,16 @@ export async function sheetPng({ title, captions, prompts }: ClientSheet, proofs
   const context = canvas.getContext('2d')!
   const caption = '500 18px "Archivo Variable", sans-serif'
   const prose = '17px "Source Serif 4 Variable", serif'
-  const cells = await Promise.all(
-    proofs.map(async (proof, i) => {
-      context.font = caption
-      const lines = linesOf(context, `${i + 1}  ${captionOf(proof, captions)}`, 4)
-      context.font = prose
-      const text = prompts ? linesOf(context, (await call(readProof, { params: { proof: proof.id } })).output.text, 14) : []
-      const { width, height } = proof.picture!
-      const scale = Math.min(CELL / width, CELL / height)
-      return { proof, lines, text, width: width * scale, height: height * scale, full: height * scale + 10 + (lines.length + text.length) * LINE }
-    }),
-  )
+  const textOf = prompts ? await textsOf(proofs) : () => ''
+  const cells = proofs.map((proof, i) => {
+    context.font = caption
+    const lines = linesOf(context, `${i + 1}  ${captionOf(proof, captions)}`, 4)
+    context.font = prose
+    const text = linesOf(context, textOf(proof), 14)
+    const { width, height } = proof.picture!
+    const scale = Math.min(CELL / width, CELL / height)
+    return { proof, lines, text, width: width * scale, height: height * scale, full: height * scale + 10 + (lines.length + text.length) * LINE }
+  })
   const rows = Array.from({ length: Math.ceil(cells.length / COLUMNS) }, (_, r) => cells.slice(r * COLUMNS, (r + 1) * COLUMNS))
   const heights = rows.map((row) => Math.max(...row.map(({ full }) => full)) + GAP)
   canvas.width = 2 * MARGIN + COLUMNS * CELL + (COLUMNS - 1) * GAP
