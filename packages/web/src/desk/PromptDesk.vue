@@ -78,8 +78,8 @@ if (/^\d{1,10}$/.test(String(route.query['seed'] ?? ''))) {
 
 const stopsKey = () => stops.value.map(({ kind, reason }) => kind + reason).sort().join('\n')
 const since = useSinceTried(session, versions, runs)
-/** The first seed of the last run. */
-const lastSeed = computed(() => runs.value[0]?.proofs.toSorted((a, b) => a.index - b.index).find(({ seed }) => seed !== null)?.seed ?? undefined)
+/** The first seed of the last run that has any. */
+const lastSeed = computed(() => runs.value.flatMap(({ proofs }) => proofs.toSorted((a, b) => a.index - b.index)).find(({ seed }) => seed !== null)?.seed ?? undefined)
 let wanted: Way = {}
 async function start(more: Way & { byHand?: { engine: EngineChoice } }): Promise<void> {
   starting.value = true
