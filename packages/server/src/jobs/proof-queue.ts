@@ -1,4 +1,6 @@
 import type { Knex } from 'knex'
+import { setTimeout as sleep } from 'node:timers/promises'
+import pg from 'pg'
 import PgBoss from 'pg-boss'
 import type { Logger } from 'pino'
 
@@ -25,16 +27,44 @@ const inside = (trx: Knex.Transaction) => ({
   },
 })
 
+/** Whether an error says that the database cannot be reached just now. */
+const isAway = (error: unknown): boolean => {
+  const { code, message } = error as { code?: string; message: string }
+  return /^(?:ECONN\w+|EPIPE|57P0[1-3]|08...)$/.test(code ?? '') || /Connection terminated|connection error/i.test(message)
+}
+
 /** The jobs that ask engines for proofs: one job a request, kept in PostgreSQL. */
 export class ProofQueue {
   readonly #boss: PgBoss
   readonly #workers: string[] = []
+  readonly #pool: pg.Pool
+  #closed = false
 
   constructor(url: string, log: Logger) {
-    this.#boss = new PgBoss({ connectionString: url, application_name: 'idolon jobs', schema: 'jobs', max: 4 })
+    this.#pool = new pg.Pool({ connectionString: url, application_name: 'idolon jobs', max: 4 })
+    // A connection that is lost while it rests is made anew when it is needed.
+    this.#pool.on('error', () => undefined)
+    this.#boss = new PgBoss({ db: { executeSql: (text: string, values?: unknown[]) => this.#execute(text, values) }, schema: 'jobs' })
     this.#boss.on('error', (error) => {
       log.warn({ err: error }, 'job queue')
     })
+  }
+
+  /**
+   * A statement of the queue waits while the database is away: the library leaves what then fails without anyone to catch it,
+   * which would end the process. One that was lost on the way may run twice; what a job does is guarded by its proof's lease.
+   */
+  async #execute(text: string, values: unknown[] = []): Promise<{ rows: unknown[]; rowCount: number }> {
+    for (;;) {
+      try {
+        const { rows, rowCount } = await this.#pool.query(text, values)
+        return { rows: rows as unknown[], rowCount: rowCount ?? 0 }
+      } catch (error) {
+        if (this.#closed) return { rows: [], rowCount: 0 }
+        if (!isAway(error)) throw error
+        await sleep(500)
+      }
+    }
   }
 
   async open(): Promise<void> {
@@ -78,6 +108,8 @@ export class ProofQueue {
 
   async close(): Promise<void> {
     await this.#boss.stop({ graceful: true, timeout: 2_000, wait: true })
+    this.#closed = true
+    await this.#pool.end()
   }
 }
 
