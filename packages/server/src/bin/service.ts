@@ -1,4 +1,5 @@
 import type { BinEntry, BinKind, ChangeEvent } from '@idolon/contract'
+import { emptyDraft, versionBodyOf } from '@idolon/core'
 import type { Knex } from 'knex'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
@@ -82,13 +83,12 @@ export class Bin {
   }
 
   async #empty(trx: Knex.Transaction, promptId: string): Promise<void> {
-    const nothing = JSON.stringify({ text: '', marks: [], leaveOut: [], references: [] })
     await emptyProofs(trx, trx('proofs').where({ prompt_id: promptId }))
     await trx('asides').where({ prompt_id: promptId }).delete()
     await trx('version_phrases').whereIn('version_id', trx('versions').where({ prompt_id: promptId }).select('id')).delete()
-    await trx('versions').where({ prompt_id: promptId }).update({ body: nothing, changes: [], why: '' })
+    await trx('versions').where({ prompt_id: promptId }).update({ body: JSON.stringify(versionBodyOf(emptyDraft())), changes: [], why: '' })
     await trx('prompt_search').where({ prompt_id: promptId }).delete()
-    await trx('drafts').where({ prompt_id: promptId }).update({ body: JSON.stringify({ text: '', marks: [], leaveOut: [], settings: {}, engines: [], references: [] }), first_words: 'A prompt removed for good' })
+    await trx('drafts').where({ prompt_id: promptId }).update({ body: JSON.stringify(emptyDraft()), first_words: 'A prompt removed for good' })
   }
 
   async #tell(trx: Knex.Transaction, event: ChangeEvent): Promise<void> {

@@ -9,7 +9,7 @@ import { sayDifference } from '../proofs/difference-words.ts'
 import { counted } from '../shared/said.ts'
 import type { DraftSession } from './draft-session.ts'
 import { useEngines } from '../stores/engines.ts'
-import type { Change } from './since-tried.ts'
+import type { Change } from './use-differences.ts'
 
 /** What has changed since the version last tried; keeps one change alone; and the changes that were put aside. */
 const props = defineProps<{ promptId: string; session: DraftSession; version: number | undefined; tried: Draft | undefined; changes: Change[] }>()

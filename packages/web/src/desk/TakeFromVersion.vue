@@ -1,32 +1,19 @@
 <script setup lang="ts">
 import type { Version } from '@idolon/contract'
-import { counts, type Draft } from '@idolon/core'
-import { shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { useNotices } from '../notices/notices.ts'
 import { sayDifference } from '../proofs/difference-words.ts'
 import type { DraftSession } from './draft-session.ts'
-import type { Change } from './since-tried.ts'
+import { type Change, useDifferences } from './use-differences.ts'
 
 /** Each thing in which the draft differs from a version, to be taken over from it by itself. */
 const props = defineProps<{ version: Version; session: DraftSession }>()
 const notices = useNotices()
-const changes = shallowRef<Change[]>([])
-let of: Draft | undefined
-watch(
-  [() => props.version.id, props.session.draft],
-  () => {
-    const draft = props.session.draft.value
-    void props.session.reading.ask('differences', { before: draft, after: { ...draft, ...props.version.body } }).then((list) => {
-      if (props.session.draft.value !== draft) return
-      of = draft
-      changes.value = list.filter(({ difference }) => counts(difference))
-    })
-  },
-  { immediate: true },
-)
+const found = useDifferences(props.session, () => ({ before: props.session.draft.value, after: { ...props.session.draft.value, ...props.version.body } }))
+const changes = computed(() => found.value?.changes ?? [])
 function take({ edit, difference }: Change): void {
   // Edits are of the draft as it was when they were made out.
-  if (props.session.draft.value !== of) return
+  if (props.session.draft.value !== found.value?.before) return
   props.session.apply(edit)
   notices.show(`Taken from version ${props.version.number}: ${sayDifference(difference)}.`, { action: { label: 'Undo', run: props.session.undo } })
 }

@@ -17,6 +17,7 @@ const currency = ref('')
 const prices = ref<Record<string, string>>({})
 const ceiling = ref('')
 const unit = ref('')
+const units = computed(() => [...new Set([...engines.profiles.map(({ costUnit }) => costUnit), ...props.project.spent.map((amount) => amount.unit)])].sort())
 watch(
   () => props.project,
   (project) => {
@@ -25,13 +26,8 @@ watch(
     ceiling.value = project.ceiling ? String(project.ceiling.amount) : ''
     unit.value = project.ceiling?.unit ?? units.value[0] ?? project.currency
   },
-  { immediate: false },
+  { immediate: true },
 )
-const units = computed(() => [...new Set([...engines.profiles.map(({ costUnit }) => costUnit), ...props.project.spent.map((amount) => amount.unit)])].sort())
-currency.value = props.project.currency
-prices.value = Object.fromEntries(props.project.rates.map(({ unit: of, price }) => [of, String(price)]))
-ceiling.value = props.project.ceiling ? String(props.project.ceiling.amount) : ''
-unit.value = props.project.ceiling?.unit ?? units.value[0] ?? props.project.currency
 
 const number = (text: string | number): number | undefined => (String(text).trim() !== '' && Number.isFinite(Number(text)) && Number(text) >= 0 ? Number(text) : undefined)
 const save = () =>
