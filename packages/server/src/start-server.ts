@@ -1,7 +1,7 @@
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import pg from 'pg'
 import { pino } from 'pino'
+import { Channel } from './database/channel.ts'
 import { connectDatabase } from './database/connect.ts'
 import { migrate } from './database/migrate.ts'
 import { Asides } from './asides/service.ts'
@@ -34,35 +34,6 @@ export interface RunningServer {
   /** Undefined for a process that only does jobs. */
   address: string | undefined
   close: () => Promise<void>
-}
-
-/** Wakes the workers when a run starts in any process, so that no proof waits for the next poll. Comes back when the database does. */
-async function wakeOnNotify(url: string, wake: () => void): Promise<() => Promise<void>> {
-  let closed = false
-  let open: pg.Client | undefined
-  const listen = async () => {
-    const client = new pg.Client({ connectionString: url, application_name: 'idolon wake' })
-    // Without it jobs are only found a little later, by polling.
-    client.on('error', () => undefined)
-    client.on('end', () => {
-      if (open === client && !closed) again()
-    })
-    client.on('notification', wake)
-    await client.connect()
-    await client.query(`listen ${JOBS_CHANNEL}`)
-    open = client
-  }
-  const again = () => {
-    open = undefined
-    setTimeout(() => {
-      if (!closed) listen().then(wake, again)
-    }, 1_000)
-  }
-  await listen()
-  return async () => {
-    closed = true
-    await open?.end()
-  }
 }
 
 export async function startServer(settings: ServerSettings): Promise<RunningServer> {
@@ -126,7 +97,11 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   if (settings.roles.has('jobs')) {
     const maker = new ProofMaker(db, engines, log)
     const stop = await startJobs({ db, queue, maker, index, judging, log })
-    closers.push(stop, await wakeOnNotify(settings.databaseUrl, () => queue.wake()))
+    // Workers are woken when a run starts in any process; without it jobs are only found a little later, by polling.
+    const wake = () => queue.wake()
+    const jobs = new Channel(settings.databaseUrl, { channel: JOBS_CHANNEL, name: 'idolon wake', heard: wake, again: wake })
+    await jobs.open()
+    closers.push(stop, () => jobs.close())
   }
   return {
     address,

@@ -1,7 +1,7 @@
 import type { ChangeEvent } from '@idolon/contract'
 import type { Knex } from 'knex'
-import pg from 'pg'
 import type { Logger } from 'pino'
+import { Channel } from '../database/channel.ts'
 import type { Database } from '../database/connect.ts'
 
 export const CHANNEL = 'idolon_events'
@@ -38,45 +38,29 @@ export async function eventsAfter(db: Database, id: number): Promise<NumberedEve
 
 export const forgetOldEvents = (db: Database): Promise<number> => db('events').where('at', '<', db.raw(`now() - interval '1 day'`)).delete()
 
-/** Hears the events of all processes over one connection of its own, which it renews when lost. */
+/** Hears the events of all processes. */
 export class EventListener {
   readonly #listeners = new Set<(event: NumberedEvent) => void>()
-  #client: pg.Client | undefined
-  #closed = false
+  readonly #channel: Channel
 
-  constructor(
-    private readonly url: string,
-    private readonly log: Logger,
-    /** Called after a gap, when events may have been missed. */
-    private readonly onGap: () => void,
-  ) {}
-
-  async open(): Promise<void> {
-    const client = new pg.Client({ connectionString: this.url, application_name: 'idolon events' })
-    client.on('notification', ({ payload }) => {
-      const event = JSON.parse(payload ?? '{}') as NumberedEvent
-      for (const listener of this.#listeners) listener(event)
+  /** `onGap` is called after a gap, when events may have been missed. */
+  constructor(url: string, log: Logger, onGap: () => void) {
+    this.#channel = new Channel(url, {
+      channel: CHANNEL,
+      name: 'idolon events',
+      heard: (payload) => {
+        const event = JSON.parse(payload || '{}') as NumberedEvent
+        for (const listener of this.#listeners) listener(event)
+      },
+      again: onGap,
+      lost: (error) => {
+        log.warn({ err: error }, 'event connection lost')
+      },
     })
-    client.on('error', (error) => {
-      this.log.warn({ err: error }, 'event connection lost')
-      this.#reopenSoon()
-    })
-    client.on('end', () => {
-      this.#reopenSoon()
-    })
-    await client.connect()
-    await client.query(`listen ${CHANNEL}`)
-    this.#client = client
   }
 
-  #reopenSoon(): void {
-    if (this.#closed || !this.#client) return
-    this.#client = undefined
-    const again = () => {
-      if (this.#closed) return
-      this.open().then(this.onGap, () => setTimeout(again, 500))
-    }
-    setTimeout(again, 250)
+  open(): Promise<void> {
+    return this.#channel.open()
   }
 
   subscribe(listener: (event: NumberedEvent) => void): () => void {
@@ -84,8 +68,7 @@ export class EventListener {
     return () => this.#listeners.delete(listener)
   }
 
-  async close(): Promise<void> {
-    this.#closed = true
-    await this.#client?.end()
+  close(): Promise<void> {
+    return this.#channel.close()
   }
 }

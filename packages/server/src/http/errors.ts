@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler } from 'express'
 import type { Logger } from 'pino'
+import { isDatabaseAway } from '../database/away.ts'
 import { ProblemError } from './problem.ts'
 
 const MAX_BODY_WORDS = '4 MB'
@@ -13,10 +14,7 @@ function asProblem(error: unknown, log: Logger): ProblemError {
   log.error({ err: error }, 'request failed')
   // PostgreSQL's class 53: no room on the disk, no memory, too many connections.
   if (code !== undefined && /^53...$/.test(code)) return new ProblemError('unavailable', 'The database has no room left. What you wrote is kept in the browser; make room on the disk, and it is sent again by itself.')
-  const noDatabase = code !== undefined && /^(ECONNREFUSED|ECONNRESET|57P0[1-3]|08...)$/.test(code)
-  // A connection that is cut while it is used has no code; the driver says it in words.
-  const cutOff = /Connection terminated|connection error and is not queryable|Unable to acquire a connection/i.test((error as Error).message)
-  if (noDatabase || cutOff || (error as Error).name === 'KnexTimeoutError') {
+  if (isDatabaseAway(error)) {
     return new ProblemError('unavailable', 'The database does not answer just now. What you wrote is kept in the browser and is sent again by itself.')
   }
   return new ProblemError('internal', 'The server could not do this. Nothing you wrote is lost; try again, and look at the log if it happens again.')

@@ -3,6 +3,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import pg from 'pg'
 import PgBoss from 'pg-boss'
 import type { Logger } from 'pino'
+import { isDatabaseAway } from '../database/away.ts'
 
 const QUEUE = 'proof'
 const CHANNEL = 'idolon_jobs'
@@ -27,11 +28,8 @@ const inside = (trx: Knex.Transaction) => ({
   },
 })
 
-/** Whether an error says that the database cannot be reached just now. */
-const isAway = (error: unknown): boolean => {
-  const { code, message } = error as { code?: string; message: string }
-  return /^(?:ECONN\w+|EPIPE|57P0[1-3]|08...)$/.test(code ?? '') || /Connection terminated|connection error/i.test(message)
-}
+/** All that can go wrong on the way to the database: of the queue's own statements every broken pipe is the database's. */
+const isAway = (error: unknown): boolean => isDatabaseAway(error) || /^(?:ECONN\w+|EPIPE)$/.test((error as { code?: string }).code ?? '')
 
 /** The jobs that ask engines for proofs: one job a request, kept in PostgreSQL. */
 export class ProofQueue {

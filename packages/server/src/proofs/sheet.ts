@@ -44,13 +44,13 @@ export async function sheetOf(db: Database, { limit = 500, offset = 0, ...filter
   if (filter.fault === 'none') also(`p.faults = '{}' and p.state = 'stored'`)
   else if (filter.fault === 'any') also(`p.faults <> '{}'`)
   else if (filter.fault) also('? = any(p.faults)', filter.fault)
-  const from = `from proofs p join prompts x on x.id = p.prompt_id join versions v on v.id = p.version_id where ${conditions.join(' and ')}`
+  const from = `from proofs p join prompts x on x.id = p.prompt_id join drafts d on d.prompt_id = x.id join versions v on v.id = p.version_id left join pictures c on c.sha256 = p.picture where ${conditions.join(' and ')}`
   const [counted, found] = await Promise.all([
     db.raw<{ rows: { total: number }[] }>(`select count(*)::int as total ${from}`, bindings),
     db.raw<{ rows: Row[] }>(
       `select p.id, p.run_id as "runId", p.prompt_id as "promptId", coalesce(nullif(x.title, ''), d.first_words) as "promptTitle", v.number as version, p.engine, p.place as index, p.state,
          c.sha256, c.width, c.height, p.output->'settings' as settings, p.seed, p.cost as amount, p.cost_unit as unit, p.asked_at, p.verdict, p.faults, p.rank, p.note
-       ${from.replace('from proofs p', 'from proofs p left join pictures c on c.sha256 = p.picture').replace('join versions v', 'join drafts d on d.prompt_id = x.id join versions v')}
+       ${from}
        order by p.asked_at desc, p.run_id, p.place, p.id limit ? offset ?`,
       [...bindings, limit, offset],
     ),
