@@ -1,4 +1,4 @@
-import { Difference, Fault, Settings } from '@idolon/core'
+import { Caption, Difference, Fault, Settings } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { Amount } from './project.ts'
 import { closed, Id, Instant, orNull, plainText, Sha256 } from './primitives.ts'
@@ -64,9 +64,6 @@ export const compareProofs = route({
   params: Type.Object({ proof: Id, other: Id }, closed),
   answer: ProofComparison,
 })
-
-export const Caption = Type.Union([Type.Literal('title'), Type.Literal('version'), Type.Literal('engine'), Type.Literal('seed'), Type.Literal('verdict'), Type.Literal('note')], { title: 'Caption' })
-export type Caption = Static<typeof Caption>
 
 /** A sheet that went out to a client: its pictures are numbered in this order. */
 export const ClientSheet = Type.Object(

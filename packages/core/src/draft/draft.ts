@@ -89,6 +89,8 @@ export const versionBodyOf = ({ text, marks, leaveOut, references, kind }: Versi
 
 /** What holds for an engine of a draft: its own settings before the draft's. */
 export const settingsFor = (draft: Pick<Draft, 'settings'>, choice: EngineChoice): Settings => ({ ...draft.settings, ...choice.settings })
+/** The draft as it is tried on one of its engines. */
+export const draftFor = (draft: Draft, choice: EngineChoice): Draft => ({ ...draft, settings: settingsFor(draft, choice) })
 
 /** “burin 2, aspectRatio 3:2”: equal for two choices exactly when they ask for the same. */
 export const nameOfChoice = ({ engine, revision, settings }: EngineChoice): string =>

@@ -1,4 +1,4 @@
-import { countOf, type Draft, type EngineChoice, type EngineProfile, type Output, outputFor, type ReadDraft, type Settings, settingsFor, type SettingValue, sizeFor } from '@idolon/core'
+import { countOf, type Draft, draftFor, type EngineChoice, type EngineProfile, type Output, outputFor, type ReadDraft, type Settings, type SettingValue, sizeFor } from '@idolon/core'
 import { ProblemError } from '../http/problem.ts'
 
 /** Seeds stay exact in JSON and in every engine's 31-bit field. */
@@ -20,8 +20,6 @@ export interface PlannedProof {
   cost: number
 }
 
-const draftFor = (draft: Draft, choice: EngineChoice, more: Settings = {}): Draft => ({ ...draft, settings: { ...settingsFor(draft, choice), ...more } })
-
 /**
  * The proofs of a run: of each engine as many as its own settings say, at each value of a sweep. The seeds of all engines
  * and of all values begin with the same one, so that what differs is what was meant to.
@@ -36,7 +34,8 @@ export function planRun(draft: Draft, engines: readonly { choice: EngineChoice; 
   const plan = engines.flatMap(({ choice, profile }) => {
     const steps: Settings[] = sweep ? sweep.values.map((value) => ({ [sweep.key]: value })) : [{}]
     return steps.flatMap((step, s) => {
-      const own = draftFor(draft, choice, step)
+      const tried = draftFor(draft, choice)
+      const own: Draft = { ...tried, settings: { ...tried.settings, ...step } }
       const output = outputFor(own, profile, read)
       const count = countOf(own.settings)
       return Array.from({ length: count }, (_, i) => ({ profile, output, place: s * count + i, seed: (seed + i) % MAX_SEED, cost: sizeFor(profile, own.settings).cost }))

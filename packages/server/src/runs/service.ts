@@ -1,5 +1,5 @@
-import { type Draft, ELSEWHERE, type EngineChoice, type EngineProfile, findEngine, fixedFacetsOf, type Output, type ReadDraft, outputFor, settingsFor, sizeFor } from '@idolon/core'
-import type { Amount, BroughtIn, Run } from '@idolon/contract'
+import { type Draft, draftFor, ELSEWHERE, type EngineChoice, type EngineProfile, findEngine, fixedFacetsOf, type Output, type ReadDraft, outputFor, settingsFor, sizeFor, sumByUnit } from '@idolon/core'
+import type { BroughtIn, Run } from '@idolon/contract'
 import type { Knex } from 'knex'
 import { randomInt, randomUUID } from 'node:crypto'
 import type { Actor } from '../actor.ts'
@@ -37,12 +37,6 @@ interface Ground {
 }
 
 const namedIn = ({ id, name, revision, simulated }: EngineProfile) => JSON.stringify({ id, name, revision, simulated })
-const summed = (plan: readonly { profile: EngineProfile; cost: number }[]): Amount[] => {
-  const sums = new Map<string, number>()
-  for (const { profile, cost } of plan) sums.set(profile.costUnit, (sums.get(profile.costUnit) ?? 0) + cost)
-  return [...sums].map(([unit, amount]) => ({ unit, amount }))
-}
-
 export class Runs {
   constructor(
     private readonly db: Database,
@@ -114,7 +108,7 @@ export class Runs {
     const first = typeof seed === 'number' ? seed : seed === undefined && typeof set === 'number' ? Math.abs(Math.trunc(set)) % MAX_SEED : randomInt(1, 1_000_000)
     const plan = planRun(draft, engines, read, first, sweep)
     demandWords(plan.map(({ output }) => output))
-    await demandUnderCeiling(trx, ground.projectId, summed(plan))
+    await demandUnderCeiling(trx, ground.projectId, sumByUnit(plan.map(({ profile, cost }) => ({ unit: profile.costUnit, amount: cost }))))
     const versionId = await this.#writeRun(trx, actor, ground, { engines: draft.engines, sweep: sweep ?? null, byHand: false })
     const proofs = await this.#writeProofs(trx, ground, versionId, plan)
     await reserve(trx, proofs.map((proof, i) => spending(actor, ground, proof.id, plan[i]!)))
@@ -125,7 +119,7 @@ export class Runs {
   async #waitForPictures(trx: Knex.Transaction, actor: Actor, ground: Ground, { sweep }: Asked, choice: EngineChoice, read: ReadDraft): Promise<void> {
     const profile = profileOf(ground.known, choice)
     // Of a picture from nowhere there may be no words at all.
-    if (profile !== ELSEWHERE) demandWords([outputFor({ ...ground.draft, settings: settingsFor(ground.draft, choice) }, profile, read)])
+    if (profile !== ELSEWHERE) demandWords([outputFor(draftFor(ground.draft, choice), profile, read)])
     await this.#writeRun(trx, actor, ground, { engines: [{ ...choice, revision: profile.revision }], sweep: sweep ?? null, byHand: true })
   }
 

@@ -1,5 +1,5 @@
-import type { Caption, ClientSheet, Proof } from '@idolon/contract'
-import { emptyDraft, shownText, type VersionBody } from '@idolon/core'
+import type { ClientSheet } from '@idolon/contract'
+import { captionOf, shownText, type VersionBody } from '@idolon/core'
 import { createRequire } from 'node:module'
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
@@ -40,20 +40,10 @@ async function unpacked(): Promise<Record<string, Record<string, string>>> {
   return faces
 }
 
-const CAPTIONS: Record<Caption, (proof: Proof) => string> = {
-  title: ({ promptTitle }) => promptTitle,
-  version: ({ version }) => `version ${version}`,
-  engine: ({ engine }) => `${engine.name} ${engine.revision}${engine.simulated ? ' (simulated)' : ''}`,
-  seed: ({ seed }) => (seed === null ? '' : `seed ${seed}`),
-  verdict: ({ verdict }) => verdict ?? '',
-  note: ({ note }) => note,
-}
-export const captionOf = (proof: Proof, captions: readonly Caption[]): string => captions.map((caption) => CAPTIONS[caption](proof)).filter(Boolean).join(', ')
-
 /** What the writer wrote, not how an engine was given it. */
 async function writtenFor(db: Database, versionId: string): Promise<string> {
   const { body } = await db('versions').where({ id: versionId }).first<{ body: VersionBody }>('body')
-  return shownText({ ...emptyDraft(), ...body })
+  return shownText(body)
 }
 
 /** The sheet on pages of A4, its pictures numbered in their order. A picture that is gone leaves its number. */

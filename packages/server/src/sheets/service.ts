@@ -1,5 +1,5 @@
-import type { Caption, ClientSheet } from '@idolon/contract'
-import { readComments } from '@idolon/core'
+import type { ClientSheet } from '@idolon/contract'
+import { type Caption, readComments } from '@idolon/core'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import { notFound } from '../http/problem.ts'

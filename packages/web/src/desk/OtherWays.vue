@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { costOf, countOf, type Draft, type EngineProfile, type ReferenceUse, settingsFor } from '@idolon/core'
+import { costOf, countOf, type EngineProfile, type ReferenceUse, type Settings, sumByUnit } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 import { useTask } from '../notices/notices.ts'
 import { uploadPicture } from '../proofs/upload.ts'
@@ -7,15 +7,15 @@ import { counted, sayAmounts } from '../shared/said.ts'
 import { stepsBetween, type Way } from './sweep.ts'
 
 /** Trying again with the same seeds or new ones, going through a setting, and adding a reference picture. */
-const props = defineProps<{ draft: Draft; profiles: (EngineProfile | undefined)[]; lastSeed: number | undefined; ready: boolean }>()
+const props = defineProps<{ rows: { profile: EngineProfile | undefined; settings: Settings }[]; references: ReferenceUse[]; lastSeed: number | undefined; ready: boolean }>()
 const emit = defineEmits<{ try: [way: Way]; bringIn: []; references: [references: ReferenceUse[]] }>()
 const open = ref(false)
 const task = useTask()
 
 /** Settings that every engine chosen has. */
 const shared = computed(() => {
-  const [first, ...others] = props.profiles
-  return (first?.settings ?? []).filter(({ key }) => others.every((profile) => profile?.settings.some((one) => one.key === key)))
+  const [first, ...others] = props.rows
+  return (first?.profile?.settings ?? []).filter(({ key }) => others.every(({ profile }) => profile?.settings.some((one) => one.key === key)))
 })
 const key = ref('')
 const setting = computed(() => shared.value.find((one) => one.key === key.value) ?? shared.value[0])
@@ -33,18 +33,13 @@ watch(
   { immediate: true },
 )
 const values = computed(() => (setting.value?.kind === 'number' ? stepsBetween(setting.value, from.value, to.value, steps.value) : (setting.value?.values ?? [])))
-const runs = computed(() => props.draft.engines.map((choice, i) => ({ profile: props.profiles[i], settings: settingsFor(props.draft, choice) })))
-const results = computed(() => values.value.length * runs.value.reduce((sum, { settings }) => sum + countOf(settings), 0))
-const cost = computed(() => {
-  const sums = new Map<string, number>()
-  for (const { profile, settings } of runs.value) if (profile) sums.set(profile.costUnit, (sums.get(profile.costUnit) ?? 0) + values.value.length * costOf(profile, settings))
-  return sayAmounts([...sums].map(([unit, amount]) => ({ unit, amount })))
-})
+const results = computed(() => values.value.length * props.rows.reduce((sum, { settings }) => sum + countOf(settings), 0))
+const cost = computed(() => sayAmounts(sumByUnit(props.rows.flatMap(({ profile, settings }) => (profile ? [{ unit: profile.costUnit, amount: values.value.length * costOf(profile, settings) }] : [])))))
 const addReference = (event: Event) => {
   const input = event.target as HTMLInputElement
   const [file] = input.files ?? []
   input.value = ''
-  if (file) void task(async () => emit('references', [...props.draft.references, { reference: (await uploadPicture(file)).sha256, role: 'layout', strength: 50 }]))
+  if (file) void task(async () => emit('references', [...props.references, { reference: (await uploadPicture(file)).sha256, role: 'layout', strength: 50 }]))
 }
 </script>
 
@@ -70,7 +65,7 @@ const addReference = (event: Event) => {
       <span class="soft">{{ values.join(', ') }}; {{ counted(results, 'result') }}, {{ cost }}</span>
       <button class="quiet" :disabled="!ready || values.length < 2" @click="emit('try', { sweep: { key: setting.key, values } })">Try these</button>
     </p>
-    <p v-else-if="profiles.length > 1" class="soft">The engines chosen have no setting in common to go through.</p>
+    <p v-else-if="rows.length > 1" class="soft">The engines chosen have no setting in common to go through.</p>
   </div>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
-import { ELSEWHERE, type EngineChoice, findEngine, settingsFor, titleOf } from '@idolon/core'
+import { draftFor, ELSEWHERE, type EngineChoice, findEngine, titleOf } from '@idolon/core'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, toRaw, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -97,7 +97,7 @@ async function copyFor(choice: EngineChoice): Promise<void> {
   if (choice.engine === ELSEWHERE.id) return start({ byHand: { engine: choice } })
   const engine = findEngine(engines.profiles, choice.engine, choice.revision)
   if (!engine || starting.value || draft.value.text.trim() === '') return
-  const { text, leaveOut } = await session.reading.ask('output', { draft: { ...draft.value, settings: settingsFor(draft.value, choice) }, engine: toRaw(engine) })
+  const { text, leaveOut } = await session.reading.ask('output', { draft: draftFor(draft.value, choice), engine: toRaw(engine) })
   const copied = await navigator.clipboard.writeText(leaveOut ? `${text}\n\n${leaveOut}` : text).then(() => true, () => false)
   await start({ byHand: { engine: choice } })
   notices.show(copied ? `The text for ${engine.name} is on the clipboard${leaveOut ? ', the leave-out list under it' : ''}.` : `The browser does not let Idolon copy; take the text for ${engine.name} from Output.`)

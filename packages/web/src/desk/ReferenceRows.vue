@@ -43,7 +43,4 @@ img {
   gap: 8px;
   align-items: center;
 }
-.strength input {
-  accent-color: var(--accent);
-}
 </style>

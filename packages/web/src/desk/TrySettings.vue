@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { costOf, type Draft, ELSEWHERE, type EngineChoice, type EngineProfile, type Settings, settingsFor } from '@idolon/core'
+import { costOf, type Draft, ELSEWHERE, type EngineChoice, type EngineProfile, type Settings, settingsFor, sumByUnit } from '@idolon/core'
 import { computed } from 'vue'
 import { sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
@@ -16,11 +16,7 @@ const MOST = 12
 
 const rows = computed(() => props.draft.engines.map((choice) => ({ choice, profile: engines.find(choice.engine, choice.revision), settings: settingsFor(props.draft, choice) })))
 const several = computed(() => rows.value.length > 1)
-const costs = computed(() => {
-  const sums = new Map<string, number>()
-  for (const { profile, settings } of rows.value) if (profile) sums.set(profile.costUnit, (sums.get(profile.costUnit) ?? 0) + costOf(profile, settings))
-  return [...sums].map(([unit, amount]) => ({ unit, amount }))
-})
+const costs = computed(() => sumByUnit(rows.value.flatMap(({ profile, settings }) => (profile ? [{ unit: profile.costUnit, amount: costOf(profile, settings) }] : []))))
 const nothing = computed(() => props.draft.text.trim() === '')
 const unconnected = computed(() => rows.value.filter(({ profile }) => !engines.isConnected(profile)).map(({ profile, choice }) => profile?.name ?? choice.engine))
 const why = computed(() => (nothing.value ? 'Write what the picture shows first' : unconnected.value.length ? `${unconnected.value.join(' and ')} cannot be asked from here; copy the output instead, or leave it out` : 'Ctrl Enter'))
@@ -73,7 +69,7 @@ function setSeed(event: Event): void {
     <ReferenceRows v-if="draft.references.length" :references="draft.references" @change="emit('change', { references: $event })" />
     <div class="last">
       <button class="plain" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Ask another engine too' : 'Choose an engine' }}</button>
-      <OtherWays :draft="draft" :profiles="rows.map(({ profile }) => profile)" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @bring-in="emit('copyFor', { engine: ELSEWHERE.id })" @references="emit('change', { references: $event })" />
+      <OtherWays :rows="rows" :references="draft.references" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @bring-in="emit('copyFor', { engine: ELSEWHERE.id })" @references="emit('change', { references: $event })" />
       <label class="seed"><span class="soft">Seed</span><input class="field" inputmode="numeric" placeholder="any" aria-label="Seed" :value="draft.settings['seed'] ?? ''" @input="setSeed" /></label>
       <div class="go">
         <span class="soft cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>

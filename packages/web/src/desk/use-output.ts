@@ -1,4 +1,4 @@
-import { type EngineProfile, type Output, settingsFor } from '@idolon/core'
+import { draftFor, type EngineProfile, type Output } from '@idolon/core'
 import { onScopeDispose, shallowRef, toRaw, watch, type WatchSource } from 'vue'
 import { showCut } from '../reading/cut-mark.ts'
 import type { DraftSession } from './draft-session.ts'
@@ -20,7 +20,7 @@ export function useOutput(session: DraftSession, engine: WatchSource<EngineProfi
           return
         }
         const choice = draft.engines.find(({ engine, revision }) => engine === profile.id && (revision ?? profile.revision) === profile.revision)
-        void session.reading.ask('output', { draft: choice ? { ...draft, settings: settingsFor(draft, choice) } : draft, engine: toRaw(profile) }).then((said) => {
+        void session.reading.ask('output', { draft: choice ? draftFor(draft, choice) : draft, engine: toRaw(profile) }).then((said) => {
           // Typed on meanwhile: the next answer is on its way.
           if (session.draft.value !== draft) return
           output.value = said

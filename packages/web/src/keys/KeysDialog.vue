@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import type { Verdict } from '@idolon/contract'
 import { computed } from 'vue'
-import { keyLines, letterKeys, verdictKeys } from './keys.ts'
+import { keyLines, letterKeys, VERDICTS, verdictKeys } from './keys.ts'
 
 const open = defineModel<boolean>({ required: true })
 const groups = computed(keyLines)
-const verdicts: Verdict[] = ['keep', 'maybe', 'drop']
 
 function setKey(verdict: Verdict, event: Event): void {
   const input = event.target as HTMLInputElement
   const key = input.value.trim().toLowerCase().slice(-1)
-  const taken = verdicts.some((other) => other !== verdict && verdictKeys.value[other] === key)
+  const taken = VERDICTS.some((other) => other !== verdict && verdictKeys.value[other] === key)
   if (/^[a-z0-9]$/.test(key) && !taken) verdictKeys.value = { ...verdictKeys.value, [verdict]: key }
   input.value = verdictKeys.value[verdict]
 }
@@ -33,7 +32,7 @@ function setKey(verdict: Verdict, event: Event): void {
         <section>
           <h2>Letters</h2>
           <label class="switch"><input v-model="letterKeys" type="checkbox" /> Single letters act on the picture or phrase that has the focus</label>
-          <p v-for="verdict in verdicts" :key="verdict" class="letter">
+          <p v-for="verdict in VERDICTS" :key="verdict" class="letter">
             <label :for="`key-${verdict}`">{{ verdict }}</label>
             <input :id="`key-${verdict}`" class="field" :value="verdictKeys[verdict]" :disabled="!letterKeys" maxlength="2" size="2" @change="setKey(verdict, $event)" />
           </p>

@@ -2,6 +2,8 @@ import { useLocalStorage } from '@vueuse/core'
 import type { Verdict } from '@idolon/contract'
 import { type Fault, FAULTS } from '@idolon/core'
 
+export const VERDICTS: readonly Verdict[] = ['keep', 'maybe', 'drop']
+
 /** Single letters for verdicts: the first letters of the words, until the writer changes them. */
 export const verdictKeys = useLocalStorage<Record<Verdict, string>>('idolon.verdict-keys', { keep: 'k', maybe: 'm', drop: 'd' }, { mergeDefaults: true })
 /** Single letters for faults; each stands in the word. */

@@ -55,6 +55,5 @@ textarea {
 }
 .strength input {
   flex: 1;
-  accent-color: var(--accent);
 }
 </style>

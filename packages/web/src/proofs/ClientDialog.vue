@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { addComments, type Caption, type ClientSheet, listClientSheets, makeClientSheet, type SheetProof } from '@idolon/contract'
+import { addComments, type ClientSheet, listClientSheets, makeClientSheet, type SheetProof } from '@idolon/contract'
+import type { Caption } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { call } from '../api/call.ts'

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { changeFor, markProof } from './mark-proofs.ts'
+import { engineName } from './proof-name.ts'
 
 const props = withDefaults(defineProps<{ proof: Proof; height?: number }>(), { height: 150 })
 const emit = defineEmits<{ changed: [proof: Proof]; move: [by: number] }>()
@@ -20,7 +21,7 @@ const size = computed(() => {
 const waiting = computed(() => props.proof.state === 'asked' || props.proof.state === 'sent')
 const label = computed(() => {
   const { proof } = props
-  const name = `${proof.promptTitle}, version ${proof.version}, ${proof.engine.name} ${proof.engine.revision}, result ${proof.index + 1}`
+  const name = `${proof.promptTitle}, version ${proof.version}, ${engineName(proof)}, result ${proof.index + 1}`
   return proof.state === 'stored' ? `${name}${proof.verdict ? `, ${proof.verdict}` : ''}${proof.faults.map((fault) => `, ${FAULTS[fault]}`).join('')}` : name
 })
 

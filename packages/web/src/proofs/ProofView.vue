@@ -10,7 +10,7 @@ import { ApiProblem, messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useActions } from '../go-to/actions.ts'
-import { faultFor, isLetter, letterKeys, verdictFor, verdictKeys } from '../keys/keys.ts'
+import { faultFor, isLetter, letterKeys, verdictFor, verdictKeys, VERDICTS } from '../keys/keys.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts, sayExactly } from '../shared/said.ts'
 import SavedText from '../shared/SavedText.vue'
@@ -25,7 +25,6 @@ import { useZoom } from './zoom.ts'
 // Drawing on pictures is a part of its own, loaded when a picture has marks or gets them.
 const RegionLayer = defineAsyncComponent(() => import('./RegionLayer.vue'))
 
-const VERDICTS: Verdict[] = ['keep', 'maybe', 'drop']
 const route = useRoute()
 const router = useRouter()
 const notices = useNotices()

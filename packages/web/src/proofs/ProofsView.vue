@@ -10,6 +10,7 @@ import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import BringInButton from './BringInButton.vue'
 import RunRow from './RunRow.vue'
+import VerdictFilter from './VerdictFilter.vue'
 
 const PAGE = 15
 const route = useRoute()
@@ -79,13 +80,7 @@ const scope = computed(() => {
           <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>
         </select>
         <RouterLink v-else to="/proofs">All proofs</RouterLink>
-        <select class="field" aria-label="Verdict" :value="verdict" @change="set('verdict', ($event.target as HTMLSelectElement).value)">
-          <option value="">any verdict</option>
-          <option value="keep">keep</option>
-          <option value="maybe">maybe</option>
-          <option value="drop">drop</option>
-          <option value="none">no verdict yet</option>
-        </select>
+        <VerdictFilter :verdict="verdict" @change="set('verdict', $event)" />
         <label class="size"><span class="soft">Size</span><input v-model.number="height" type="range" min="96" max="320" step="8" aria-label="Size of the pictures" /></label>
         <span class="soft" role="status">{{ runs === undefined ? 'Looking …' : counted(shown, 'proof') }}</span>
       </div>
@@ -108,9 +103,6 @@ const scope = computed(() => {
   display: flex;
   gap: 8px;
   align-items: center;
-}
-.size input {
-  accent-color: var(--accent);
 }
 .sheets {
   display: grid;

@@ -3,6 +3,7 @@ import type { SheetProof } from '@idolon/contract'
 import { intervalOf, type Ranking } from '@idolon/core'
 import { scaleLinear } from 'd3'
 import { computed } from 'vue'
+import { proofName } from './proof-name.ts'
 
 /** Strengths with their intervals, the best first, on one scale; the names are shown now that the judging is done. */
 const props = defineProps<{ proofs: readonly SheetProof[]; ranking: Ranking; order: readonly number[]; apart: readonly boolean[] }>()
@@ -15,7 +16,7 @@ const scale = computed(() => scaleLinear([Math.min(0, ...rows.value.map(({ inter
 const chance = (strength: number) => `${Math.round(100 / (1 + Math.exp(-strength)))} %`
 /** The prompt is named where there are several. */
 const several = computed(() => new Set(props.proofs.map(({ promptId }) => promptId)).size > 1)
-const nameOf = (proof: SheetProof) => `${several.value ? `${proof.promptTitle}, version` : 'Version'} ${proof.version}, ${proof.engine.name} ${proof.engine.revision}${proof.seed === null ? '' : `, seed ${proof.seed}`}`
+const nameOf = (proof: SheetProof) => proofName(proof, several.value)
 </script>
 
 <template>

@@ -7,6 +7,7 @@ import { counted, sayAmounts, sayExactly, sayWhen } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useNow } from '../shared/use-now.ts'
 import BringInPictures from './BringInPictures.vue'
+import { engineName } from './proof-name.ts'
 import ProofTile from './ProofTile.vue'
 
 /** The proofs of one run in one row, with what was asked for. */
@@ -27,7 +28,7 @@ const engines = computed(() => props.run.proofs.length === 0 ? props.run.engines
 const rows = computed(() => {
   const byEngine = new Map<string, Proof[]>()
   for (const proof of shown.value) {
-    const name = `${proof.engine.name} ${proof.engine.revision}`
+    const name = engineName(proof)
     byEngine.set(name, [...(byEngine.get(name) ?? []), proof])
   }
   return [...byEngine].map(([name, proofs]) => ({ name, proofs, back: proofs.filter(({ state }) => state !== 'asked' && state !== 'sent').length }))

@@ -2,12 +2,13 @@
 import type { SheetProof } from '@idolon/contract'
 import { FAULTS } from '@idolon/core'
 import { computed } from 'vue'
+import { proofName } from './proof-name.ts'
 
 /** A proof on a sheet. Kept small: there are thousands of them. */
 const props = defineProps<{ proof: SheetProof; width: number; height: number; selected: boolean; place: number; reached: boolean }>()
 const said = computed(() => {
   const { proof } = props
-  return [proof.promptTitle, `version ${proof.version}`, `${proof.engine.name} ${proof.engine.revision}`, proof.seed === null ? '' : `seed ${proof.seed}`, proof.verdict ?? '', ...proof.faults.map((fault) => FAULTS[fault])].filter(Boolean).join(', ')
+  return [proofName(proof), proof.verdict ?? '', ...proof.faults.map((fault) => FAULTS[fault])].filter(Boolean).join(', ')
 })
 /** What is shown no larger than that is fetched no larger. */
 const size = computed(() => (props.height <= 168 ? 'small' : 'thumbnail'))

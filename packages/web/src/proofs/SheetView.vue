@@ -7,12 +7,13 @@ import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 import { useActions } from '../go-to/actions.ts'
-import { isLetter } from '../keys/keys.ts'
+import { isLetter, VERDICTS } from '../keys/keys.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import BringInButton from './BringInButton.vue'
 import FaultRow from './FaultRow.vue'
+import VerdictFilter from './VerdictFilter.vue'
 import { binProofs, manyChangeFor } from './mark-proofs.ts'
 import ProofSheet from './ProofSheet.vue'
 import type { Arrangement } from './sheet-layout.ts'
@@ -168,13 +169,7 @@ useActions(() => [
           <option value="">every engine</option>
           <option v-for="[key, name] in engines" :key="key" :value="key">{{ name }}</option>
         </select>
-        <select class="field" aria-label="Verdict" :value="text('verdict')" @change="set('verdict', ($event.target as HTMLSelectElement).value)">
-          <option value="">any verdict</option>
-          <option value="keep">keep</option>
-          <option value="maybe">maybe</option>
-          <option value="drop">drop</option>
-          <option value="none">no verdict yet</option>
-        </select>
+        <VerdictFilter :verdict="text('verdict')" @change="set('verdict', $event)" />
         <select class="field" aria-label="Fault" :value="text('fault')" @change="set('fault', ($event.target as HTMLSelectElement).value)">
           <option value="">any or no fault</option>
           <option v-for="(words, fault) in FAULTS" :key="fault" :value="fault">{{ words }}</option>
@@ -196,7 +191,7 @@ useActions(() => [
       <template v-if="chosen.length">
         <p class="row-actions">
           <strong>{{ counted(chosen.length, 'proof') }} selected</strong>
-          <button v-for="verdict in ['keep', 'maybe', 'drop'] as const" :key="verdict" class="plain" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</button>
+          <button v-for="verdict in VERDICTS" :key="verdict" class="plain" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</button>
           <button class="plain" @click="beginNote()">Note</button>
           <button class="quiet" :disabled="!besides" :title="besides ? '' : 'Select two to four'" @click="beside">Side by side</button>
           <button class="quiet" :disabled="judgeable.length === 0" @click="blind">Judge blind</button>
@@ -235,7 +230,6 @@ header {
 }
 .size input {
   width: 90px;
-  accent-color: var(--accent);
 }
 .sheet-view > :deep(.scroller) {
   margin-left: 28px;

@@ -12,6 +12,7 @@ import { counted } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import { sayDifference } from './difference-words.ts'
 import { changeFor, markProof } from './mark-proofs.ts'
+import { proofName } from './proof-name.ts'
 import ZoomPane from './ZoomPane.vue'
 import { zoomState } from './zoom.ts'
 
@@ -51,7 +52,6 @@ async function load(): Promise<void> {
 watch(() => route.query['ids'], () => void load(), { immediate: true })
 
 const list = computed(() => proofs.value ?? [])
-const nameOf = (proof: SheetProof) => `${proof.promptTitle}, version ${proof.version}, ${proof.engine.name} ${proof.engine.revision}${proof.seed === null ? '' : `, seed ${proof.seed}`}`
 const said = computed(() =>
   comparisons.value.map((comparison) => {
     const all = comparison?.differences ?? []
@@ -126,9 +126,9 @@ useActions(() => [
     <template v-else-if="proofs">
       <div ref="area" class="panes" tabindex="0" role="group" aria-label="Pictures; plus and minus zoom all, arrows pan or go from one to the next" :class="{ four: shown.length === 4 }" @keydown="onKey">
         <figure v-for="(proof, i) in shown" :key="flip ? 'flip' : proof.id" :class="{ at: !flip && i === at }" @click="at = i">
-          <ZoomPane :sha256="proof.picture!.sha256" :alt="nameOf(proof)" :state="state" />
+          <ZoomPane :sha256="proof.picture!.sha256" :alt="proofName(proof)" :state="state" />
           <figcaption>
-            <RouterLink :to="`/proofs/${proof.id}`">{{ nameOf(proof) }}</RouterLink><span class="soft">{{ proof.engine.simulated ? 'simulated' : '' }}</span>
+            <RouterLink :to="`/proofs/${proof.id}`">{{ proofName(proof) }}</RouterLink><span class="soft">{{ proof.engine.simulated ? 'simulated' : '' }}</span>
             <span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span><span v-if="proof.faults.length" class="faults">{{ proof.faults.map((fault) => FAULTS[fault]).join(', ') }}</span>
             <span v-if="list.length > 2 && !flip" class="ends"><button v-if="i > 0" class="plain" title="The others are then held against it" @click.stop="first(i)">Hold against it</button><button class="plain" @click.stop="drop(i)">Take away</button></span>
           </figcaption>
@@ -136,7 +136,7 @@ useActions(() => [
       </div>
       <aside class="differences" aria-label="What differs" aria-live="polite">
         <section v-for="(one, i) in said" :key="i">
-          <h2 v-if="said.length > 1">{{ nameOf(list[i + 1]!) }}</h2>
+          <h2 v-if="said.length > 1">{{ proofName(list[i + 1]!) }}</h2>
           <p :class="{ many: one.differences.length > 1 }">{{ one.verdict }}<template v-if="!one.near"> The prompts ask for different pictures.</template></p>
           <table v-if="one.differences.length">
             <tbody>

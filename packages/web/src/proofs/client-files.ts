@@ -1,5 +1,5 @@
 import { type ClientSheet, listVersions, type SheetProof } from '@idolon/contract'
-import { emptyDraft, shownText } from '@idolon/core'
+import { captionOf, shownText } from '@idolon/core'
 import { zip } from 'fflate'
 import { call } from '../api/call.ts'
 import { fileName } from '../shared/download.ts'
@@ -12,17 +12,11 @@ const LINE = 24
 /** Canvases beyond it are refused by browsers. */
 const MOST_PIXELS = 120_000_000
 
-const captionOf = (proof: SheetProof, captions: ClientSheet['captions']): string =>
-  captions
-    .map((caption) => ({ title: proof.promptTitle, version: `version ${proof.version}`, engine: `${proof.engine.name} ${proof.engine.revision}${proof.engine.simulated ? ' (simulated)' : ''}`, seed: proof.seed === null ? '' : `seed ${proof.seed}`, verdict: proof.verdict ?? '', note: proof.note })[caption])
-    .filter(Boolean)
-    .join(', ')
-
 /** What the writer wrote, of each version of the prompts on a sheet: not how an engine was given it. */
 async function textsOf(proofs: readonly SheetProof[]): Promise<(proof: SheetProof) => string> {
   const texts = new Map<string, string>()
   for (const prompt of new Set(proofs.map(({ promptId }) => promptId))) {
-    for (const { number, body } of await call(listVersions, { params: { prompt } })) texts.set(`${prompt} ${number}`, shownText({ ...emptyDraft(), ...body }))
+    for (const { number, body } of await call(listVersions, { params: { prompt } })) texts.set(`${prompt} ${number}`, shownText(body))
   }
   return ({ promptId, version }) => texts.get(`${promptId} ${version}`) ?? ''
 }

@@ -1,4 +1,5 @@
 import type { SheetProof } from '@idolon/contract'
+import { engineName } from './proof-name.ts'
 
 /** How a sheet is laid out: as they come, or in rows and columns that carry names. */
 export type Arrangement = { kind: 'free' } | { kind: 'version-engine' } | { kind: 'setting-seed'; setting: string } | { kind: 'prompt-engine' }
@@ -30,10 +31,9 @@ const ROW_GAP = 14
 /** Pictures of a sheet are as wide as three are high to two: what is wider or taller is fitted in. */
 export const tileWidth = (height: number): number => Math.round(height * 1.5)
 
-const engineOf = ({ engine }: SheetProof) => `${engine.name} ${engine.revision}`
 const KEYS: Record<Exclude<Arrangement['kind'], 'free'>, (proof: SheetProof, arrangement: Arrangement) => [row: string, column: string]> = {
-  'version-engine': (proof) => [`Version ${proof.version}`, engineOf(proof)],
-  'prompt-engine': (proof) => [proof.promptTitle, engineOf(proof)],
+  'version-engine': (proof) => [`Version ${proof.version}`, engineName(proof)],
+  'prompt-engine': (proof) => [proof.promptTitle, engineName(proof)],
   'setting-seed': (proof, arrangement) => [arrangement.kind === 'setting-seed' ? `${arrangement.setting} ${proof.settings[arrangement.setting] ?? 'not set'}` : '', proof.seed === null ? 'seed not known' : `seed ${proof.seed}`],
 }
 /** Names with numbers in them go by number. */
