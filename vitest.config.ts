@@ -3,7 +3,8 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['packages/{core,contract,standins}/src/**/*.test.ts', 'packages/core/training/**/*.test.ts', 'launcher/**/*.test.ts'] } },
+      // A busy machine takes its time; what never ends is found all the same.
+      { test: { name: 'unit', include: ['packages/{core,contract,standins}/src/**/*.test.ts', 'packages/core/training/**/*.test.ts', 'launcher/**/*.test.ts'], testTimeout: 30_000 } },
       {
         test: {
           name: 'server',

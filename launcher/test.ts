@@ -86,6 +86,9 @@ const PARTS: Record<string, (databaseUrl: () => Promise<string>) => Promise<Coun
   },
 }
 
+/** Parts that only look at the sources. */
+const STILL = new Set(['lint', 'types'])
+
 /** `./idolon test`: every check, or the parts named; ends with how many passed and failed. */
 export async function test(args: string[]): Promise<number> {
   const unknown = args.find((name) => !(name in PARTS))
@@ -106,9 +109,13 @@ export async function test(args: string[]): Promise<number> {
   }
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void end().then(() => process.exit(130)))
   try {
-    for (const part of parts) {
-      say(`\n== ${part}`)
-      for (const count of (await PARTS[part]?.(databaseUrl)) ?? []) {
+    // Lint and types each keep one core busy; everything after them wants both.
+    const still = parts.filter((part) => STILL.has(part))
+    const rounds = [...(still.length ? [still] : []), ...parts.filter((part) => !STILL.has(part)).map((part) => [part])]
+    for (const round of rounds) {
+      say(`\n== ${round.join(', ')}`)
+      const counts = await Promise.all(round.map((part) => PARTS[part]?.(databaseUrl) ?? []))
+      for (const count of counts.flat()) {
         total.passed += count.passed
         total.failed += count.failed
         total.skipped += count.skipped

@@ -9,6 +9,8 @@ export default mergeConfig(
       name: 'web',
       include: ['src/**/*.test.ts'],
       environment: 'happy-dom',
+      // A busy machine takes its time; what never ends is found all the same.
+      testTimeout: 30_000,
       server: { deps: { inline: ['vuetify'] } },
     },
   }),
