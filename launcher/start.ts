@@ -14,6 +14,8 @@ import { Refusal, wrongUsage } from './refusal.ts'
 const FIRST_PORT = 4310
 /** How long the simulated engine makes one wait, so that it feels like a real one. */
 const DEMO_DELAY_MS = 700
+/** How long the simulated models take over each few words. */
+const DEMO_PIECE_MS = 40
 
 const OPTIONS = {
   port: { type: 'string' },
@@ -41,9 +43,9 @@ async function choosePort(asked: string | undefined): Promise<number> {
   return port
 }
 
-/** The stand-in keeps its port between starts, so that kept addresses stay true. */
-async function standinPort(data: string): Promise<number> {
-  const file = join(data, 'standin-port')
+/** A stand-in keeps its port between starts, so that kept addresses stay true. */
+async function standinPort(data: string, name: string): Promise<number> {
+  const file = join(data, name)
   const before = Number(await readFile(file, 'utf8').catch(() => ''))
   const port = await freePort(Number.isInteger(before) && before > 0 ? before : 0)
   await writeFile(file, String(port))
@@ -92,20 +94,28 @@ export async function start(args: string[]): Promise<number> {
 
     say('Simulated engine ...')
     const delayMs = options['no-delay'] ? 0 : DEMO_DELAY_MS
-    const enginePort = await standinPort(data)
+    const enginePort = await standinPort(data, 'standin-port')
     const engineAddress = `http://127.0.0.1:${enginePort}`
     const standin = await Child.start(
       { name: 'The simulated engine', file: STANDINS, env: { PORT: String(enginePort), DELAY_MS: String(delayMs) }, log: join(data, 'log/standins.log') },
       say,
     )
     stops.push(() => standin.stop())
+    say('Simulated language models ...')
+    const modelPort = await standinPort(data, 'language-standin-port')
+    const modelAddress = `http://127.0.0.1:${modelPort}`
+    const models = await Child.start(
+      { name: 'The simulated language models', file: STANDINS, env: { STANDIN: 'language', PORT: String(modelPort), DELAY_MS: String(options['no-delay'] ? 0 : DEMO_PIECE_MS) }, log: join(data, 'log/language-standins.log') },
+      say,
+    )
+    stops.push(() => models.stop())
 
     say('Server ...')
     const server = await Child.start(
       {
         name: 'The server',
         file: SERVER,
-        env: { PORT: String(port), DATABASE_URL: databaseUrl, IDOLON_ENGINE_ADDRESS: engineAddress, IDOLON_PAGE: PAGE, IDOLON_KEY_FILE: process.env['IDOLON_KEY_FILE'] ?? join(data, 'key') },
+        env: { PORT: String(port), DATABASE_URL: databaseUrl, IDOLON_ENGINE_ADDRESS: engineAddress, IDOLON_MODEL_ADDRESS: modelAddress, IDOLON_PAGE: PAGE, IDOLON_KEY_FILE: process.env['IDOLON_KEY_FILE'] ?? join(data, 'key') },
         log: join(data, 'log/server.log'),
         pidFile: join(data, 'server-pid'),
       },
@@ -126,6 +136,7 @@ Idolon is ready at  ${address}     (${((Date.now() - began) / 1000).toFixed(1)} 
 
   server            process ${server.pid ?? '?'}
   simulated engine  process ${standin.pid ?? '?'}, ${engineAddress}
+  language models   process ${models.pid ?? '?'}, ${modelAddress}
   database          ${cluster ? `PostgreSQL on 127.0.0.1:${cluster.port}` : 'as DATABASE_URL says'}
   data              ${data}
 

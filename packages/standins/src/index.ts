@@ -2,6 +2,7 @@ import { drawScene } from './draw/draw.ts'
 import { understand } from './scene/understand.ts'
 
 export { createStandin } from './app.ts'
+export { createLanguageStandin } from './language/chat.ts'
 export { EXPECTATIONS } from './measure/answers.ts'
 export { judge } from './measure/judge.ts'
 export type { PictureRequest } from './request.ts'

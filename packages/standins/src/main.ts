@@ -1,10 +1,14 @@
 import { createStandin } from './app.ts'
+import { createLanguageStandin } from './language/chat.ts'
 
-const port = Number(process.env['PORT'] ?? 4174)
-const server = createStandin({ delayMs: Number(process.env['DELAY_MS'] ?? 0) }).listen(port, '127.0.0.1', (error) => {
+/** What this process plays: the picture engines, or the language models. */
+const language = process.env['STANDIN'] === 'language'
+const port = Number(process.env['PORT'] ?? (language ? 4175 : 4174))
+const delayMs = Number(process.env['DELAY_MS'] ?? 0)
+const server = (language ? createLanguageStandin({ delayMs }) : createStandin({ delayMs })).listen(port, '127.0.0.1', (error) => {
   if (error) throw error
   process.send?.({ ready: true })
-  console.log(`The simulated engines listen on http://127.0.0.1:${port}`)
+  console.log(`The simulated ${language ? 'language models' : 'engines'} listen on http://127.0.0.1:${port}`)
 })
 
 const close = () => {

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
 import Ajv, { type ErrorObject } from 'ajv'
+import { ChatRequest, LanguageSettings } from './language/request.ts'
 
 export const ROLES = ['base', 'layout', 'palette', 'person', 'finish'] as const
 const closed = { additionalProperties: false } as const
@@ -44,7 +45,7 @@ export const StandinSettings = Type.Object(
 export type StandinSettings = Static<typeof StandinSettings>
 
 const ajv = new Ajv({ strict: false, unicode: false, logger: false, verbose: true })
-const validators = { PictureRequest: ajv.compile<PictureRequest>(PictureRequest), StandinSettings: ajv.compile<StandinSettings>(StandinSettings) }
+const validators = { PictureRequest: ajv.compile<PictureRequest>(PictureRequest), StandinSettings: ajv.compile<StandinSettings>(StandinSettings), ChatRequest: ajv.compile<ChatRequest>(ChatRequest), LanguageSettings: ajv.compile<LanguageSettings>(LanguageSettings) }
 
 /** An error with the range that was asked of the value. */
 function said({ instancePath, keyword, message, params, parentSchema, data }: ErrorObject): string {

@@ -3,6 +3,7 @@ import { applyEdit, type Edit, editBetween } from '../draft/edit.ts'
 import { addMark, type Mark, markKey, marksWithout } from '../draft/mark.ts'
 import { mapMarks } from '../draft/text-change.ts'
 import type { Phrase } from '../read/reading.ts'
+import type { TextRange } from '../text-range.ts'
 import type { Difference } from './difference.ts'
 import { type Entry, mergedList } from './list-units.ts'
 import { alignPhrases } from './alignment.ts'
@@ -115,6 +116,11 @@ export class Differences {
   #ofReferences(): Unit[] {
     const roleOf = ({ parts }: Unit) => parts.references?.map(({ value }) => `${value.reference} ${value.role}`)[0]
     return paired(this.#ofEntries(this.#references, referenceName, (references) => ({ references }), 'reference'), (gone, come) => roleOf(gone) === roleOf(come))
+  }
+
+  /** Where in the second text the words lie that a unit brings in. */
+  placesAfter(index: number): TextRange[] {
+    return (this.#units[index]?.parts.pieces ?? []).flatMap(({ insert }) => insert ?? [])
   }
 
   get #pieces(): Piece[] {

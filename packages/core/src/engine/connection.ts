@@ -50,31 +50,33 @@ const WHOLE = /^\{([a-zA-Z]+(?:\/[^{}]+)?)\}$/
 const PART = /\{([a-zA-Z]+(?:\/[^{}]+)?)\}/g
 const ABSENT = Symbol('absent')
 
+type Values = Readonly<Record<string, unknown>>
+
 /** The value of a name such as `seed` or `settings/guidance`. */
-function valueOf(values: RequestValues, name: string): unknown {
+function valueOf(values: Values, name: string): unknown {
   const [first = '', ...rest] = name.split('/')
-  let value: unknown = Object.hasOwn(values, first) ? values[first as keyof RequestValues] : undefined
+  let value: unknown = Object.hasOwn(values, first) ? values[first] : undefined
   for (const key of rest) value = value !== null && typeof value === 'object' && Object.hasOwn(value, key) ? (value as Record<string, unknown>)[key] : undefined
   return value
 }
 
-function filled(template: unknown, values: RequestValues): unknown {
+function filled(template: unknown, values: Values, names: readonly string[]): unknown {
   if (typeof template === 'string') {
     const whole = WHOLE.exec(template)
     if (whole) return valueOf(values, whole[1]!) ?? ABSENT
     return template.replace(PART, (said, name: string) => {
       const value = valueOf(values, name)
-      return value === undefined ? (REQUEST_NAMES.some((known) => name === known || name.startsWith(`${known}/`)) ? '' : said) : typeof value === 'string' ? value : JSON.stringify(value)
+      return value === undefined ? (names.some((known) => name === known || name.startsWith(`${known}/`)) ? '' : said) : typeof value === 'string' ? value : JSON.stringify(value)
     })
   }
-  if (Array.isArray(template)) return template.map((one) => filled(one, values)).filter((one) => one !== ABSENT)
-  if (template !== null && typeof template === 'object') return Object.fromEntries(Object.entries(template).map(([key, one]) => [key, filled(one, values)] as const).filter(([, one]) => one !== ABSENT))
+  if (Array.isArray(template)) return template.map((one) => filled(one, values, names)).filter((one) => one !== ABSENT)
+  if (template !== null && typeof template === 'object') return Object.fromEntries(Object.entries(template).map(([key, one]) => [key, filled(one, values, names)] as const).filter(([, one]) => one !== ABSENT))
   return template
 }
 
-/** A template with its names in braces filled in. What is given is never read as a template itself. */
-export function fillTemplate(template: unknown, values: RequestValues): unknown {
-  const value = filled(template, values)
+/** A template with its names in braces filled in. What is given is never read as a template itself; of `names`, those without a value leave nothing. */
+export function fillTemplate(template: unknown, values: Values, names: readonly string[] = REQUEST_NAMES): unknown {
+  const value = filled(template, values, names)
   return value === ABSENT ? undefined : value
 }
 

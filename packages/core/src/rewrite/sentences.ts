@@ -24,6 +24,8 @@ const THING =
 const MOOD_NOUN = /(?:mood|atmosphere|feeling|feel|tone|vibe)$/i
 
 const LIGHT_THING = /(?:glow|beam|shaft|ray|lamp|lantern|candle|bulb|spot|halo|flash|fire|flame|sun|moon|window|gradient|silhouette)$/i
+/** Colours by themselves take no article; a palette of them does. */
+const COLOUR_THING = /(?:palette|scheme|range|tone|wash|tint|hue|accent|gradient|splash|touch|cast|background|ground|harmony|combination)$/i
 const HOLDS_CLAUSES = new Set<Facet>(['detail', 'setting', 'moment', 'light'])
 /** Facets whose phrases are one thing unless they are plural. */
 const ALWAYS_COUNTED = new Set<Facet>(['medium', 'framing', 'mood'])
@@ -90,7 +92,7 @@ class SentenceWriter {
     const thing = text.slice(0, clause?.at).trimEnd()
     const counted = (ALWAYS_COUNTED.has(facet) && !isLevel(text)) || (facet === 'moment' && leadFor(facet, text, this.words) === 'on') || /^an?$/.test(one.article)
     // Light is no thing that is counted, but a lamp or a glow is.
-    const light = facet === 'light' && !counted && !LIGHT_THING.test(thing)
+    const light = (facet === 'light' && !counted && !LIGHT_THING.test(thing)) || (facet === 'colour' && !COLOUR_THING.test(headOf(thing)))
     const article = one.article === 'the' || (facet === 'moment' && articleOfTime(text)) ? 'the' : !light && wantsArticle(thing, this.words, counted) ? articleFor(text) : ''
     if (article && !/^(?:an?|the)\s/i.test(text)) this.lead(`${article} `)
     this.take(one, changes)

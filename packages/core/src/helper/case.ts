@@ -1,0 +1,30 @@
+import { type Static, Type } from '@sinclair/typebox'
+import { type Draft, emptyDraft, EngineChoice, LeaveOutEntry } from '../draft/draft.ts'
+import { addMark, type Mark } from '../draft/mark.ts'
+import { Criterion } from './criteria/index.ts'
+import { HelperValues } from './helper.ts'
+
+/** A saved input of a helper, with what a good answer to it must satisfy. */
+export const HelperCase = Type.Object(
+  {
+    name: Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' }),
+    text: Type.String({ maxLength: 20_000, description: 'The draft that it is about.' }),
+    fixed: Type.Array(Type.String({ minLength: 1, maxLength: 300 }), { maxItems: 40, description: 'Words of the text that may not be changed.' }),
+    leaveOut: Type.Array(LeaveOutEntry, { maxItems: 60 }),
+    engine: Type.Union([EngineChoice, Type.Null()]),
+    values: HelperValues,
+    existing: Type.Array(Type.String({ minLength: 1, maxLength: 600 }), { maxItems: 200, description: 'What the project has already.' }),
+    criteria: Type.Array(Criterion, { minItems: 1, maxItems: 20 }),
+  },
+  { title: 'HelperCase', additionalProperties: false },
+)
+export type HelperCase = Static<typeof HelperCase>
+
+/** The draft that a case is about. Fixed words that its text does not have are passed over. */
+export function draftOfCase({ text, fixed, leaveOut, engine }: Pick<HelperCase, 'text' | 'fixed' | 'leaveOut' | 'engine'>): Draft {
+  const marks = fixed.flatMap((words): Mark[] => {
+    const from = text.indexOf(words)
+    return from < 0 ? [] : [{ from, to: from + words.length, kind: 'fixed' }]
+  })
+  return { ...emptyDraft(), text, marks: marks.reduce<Mark[]>(addMark, []), leaveOut: [...leaveOut], engines: engine ? [engine] : [] }
+}

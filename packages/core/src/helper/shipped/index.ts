@@ -1,0 +1,19 @@
+import { anotherLight } from './another-light.ts'
+import { anotherMedium } from './another-medium.ts'
+import { anotherViewpoint } from './another-viewpoint.ts'
+import { askMe } from './ask-me.ts'
+import { byFacets } from './by-facets.ts'
+import { carryOver } from './carry-over.ts'
+import { explain } from './explain.ts'
+import { fillOut } from './fill-out.ts'
+import { forThisEngine } from './for-this-engine.ts'
+import { ideas } from './ideas.ts'
+import { leaveOutList } from './leave-out-list.ts'
+import { moreLikeThis } from './more-like-this.ts'
+import { sayOtherwise } from './say-otherwise.ts'
+import type { ShippedHelper } from './shipped-helper.ts'
+import { tighten } from './tighten.ts'
+
+export type { ShippedHelper }
+/** The helpers that ship with Idolon, in the order of the work. */
+export const SHIPPED_HELPERS: readonly ShippedHelper[] = [fillOut, askMe, ideas, moreLikeThis, tighten, sayOtherwise, carryOver, anotherMedium, anotherLight, anotherViewpoint, forThisEngine, byFacets, leaveOutList, explain]
