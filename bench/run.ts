@@ -24,7 +24,7 @@ export const run: Bench = async () => {
   const engine = spawn('node', [join(ROOT, 'packages/standins/dist/standins.mjs')], { env: { ...process.env, PORT: String(PORT), DELAY_MS: String(DELAY_MS), UV_THREADPOOL_SIZE: '2' }, stdio: ['ignore', 'pipe', 'inherit'] })
   await once(engine.stdout, 'data')
   const engineAddress = `http://127.0.0.1:${PORT}`
-  const server = await startServer({ databaseUrl: await createDatabase(base, 'bench'), port: 0, engineAddress, engineHosts: '', secretKey: undefined, pageFolder: process.env['IDOLON_PAGE'], roles: new Set(['web', 'jobs']), engineTimeoutMs: 60_000, logLevel: 'silent', checkAnswers: false })
+  const server = await startServer({ databaseUrl: await createDatabase(base, 'bench'), port: 0, engineAddress, modelAddress: engineAddress, engineHosts: '', secretKey: undefined, pageFolder: process.env['IDOLON_PAGE'], roles: new Set(['web', 'jobs']), engineTimeoutMs: 60_000, logLevel: 'silent', checkAnswers: false })
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS })
   try {
     const ask = async <T>(method: string, path: string, body?: unknown): Promise<T> => {

@@ -16,6 +16,7 @@ export async function measuredServer(): Promise<Measured> {
     databaseUrl,
     port: 0,
     engineAddress: 'http://127.0.0.1:9',
+    modelAddress: 'http://127.0.0.1:9',
     engineHosts: '',
     secretKey: undefined,
     pageFolder: process.env['IDOLON_PAGE'],

@@ -114,7 +114,7 @@ export async function test(args: string[]): Promise<number> {
     const rounds = [...(still.length ? [still] : []), ...parts.filter((part) => !STILL.has(part)).map((part) => [part])]
     for (const round of rounds) {
       say(`\n== ${round.join(', ')}`)
-      const counts = await Promise.all(round.map((part) => PARTS[part]?.(databaseUrl) ?? []))
+      const counts = await Promise.all(round.map(async (part) => (await PARTS[part]?.(databaseUrl)) ?? []))
       for (const count of counts.flat()) {
         total.passed += count.passed
         total.failed += count.failed

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, Instant } from './primitives.ts'
+import { closed, Id, Instant, orNull } from './primitives.ts'
 import { route } from './route.ts'
 
 export const Amount = Type.Object({ unit: Type.String(), amount: Type.Integer() }, { title: 'Amount' })
@@ -30,9 +30,9 @@ export const LedgerEntry = Type.Object(
     kind: Type.Union([Type.Literal('reserve'), Type.Literal('settle')]),
     amount: Type.Integer({ description: 'What the entry adds to the sum; a settlement takes the reservation back and adds what was charged.' }),
     unit: Type.String(),
-    promptId: Id,
-    promptTitle: Type.String(),
-    engine: Type.String(),
+    promptId: orNull(Id),
+    promptTitle: Type.String({ description: 'Empty for what belongs to no prompt, such as a run of cases.' }),
+    engine: Type.String({ description: 'The engine, or the language model, that was asked.' }),
     note: Type.String(),
   },
   { title: 'LedgerEntry' },

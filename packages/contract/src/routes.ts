@@ -1,3 +1,7 @@
+import { listCaseRuns, readCaseRun, startCaseRun, stopCaseRun } from './case-run.ts'
+import { addHelpers, changeHelper, deleteHelper, listHelpers, readHelper, removeCase, saveCase, saveHelperVersion } from './helper.ts'
+import { keepModelSecret, listModels, practiseModels, removeModel, saveModel, switchModel, tryModel } from './model.ts'
+import { askHelper, decideTurn, listTurns, readTurn, stopTurn } from './turn.ts'
 import { dropAside, listAsides, putAside } from './aside.ts'
 import { listBin, putBack, removeForGood } from './bin.ts'
 import { keepSecret, listEngines, practise, previewRequest, removeEngine, saveEngine, switchEngine, tryEngine } from './engine.ts'
@@ -80,4 +84,28 @@ export const ROUTES = [
   sumLedger,
   setMoney,
   countPhrases,
+  listModels,
+  saveModel,
+  removeModel,
+  switchModel,
+  keepModelSecret,
+  tryModel,
+  practiseModels,
+  listHelpers,
+  readHelper,
+  addHelpers,
+  saveHelperVersion,
+  changeHelper,
+  deleteHelper,
+  saveCase,
+  removeCase,
+  askHelper,
+  readTurn,
+  stopTurn,
+  decideTurn,
+  listTurns,
+  startCaseRun,
+  listCaseRuns,
+  readCaseRun,
+  stopCaseRun,
 ] as const satisfies readonly Route[]

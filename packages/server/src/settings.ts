@@ -5,7 +5,9 @@ export interface ServerSettings {
   port: number
   /** Where the picture engines are spoken to. */
   engineAddress: string
-  /** Hosts that engines may be spoken to at, beside the simulated ones: see docs/settings.md. */
+  /** Where the language models are spoken to that ship with Idolon. */
+  modelAddress: string
+  /** Hosts that engines and models may be spoken to at, beside the simulated ones: see docs/settings.md. */
   engineHosts: string
   /** What secrets are sealed with; none can be kept without it. */
   secretKey: string | undefined
@@ -32,6 +34,7 @@ export function settingsFrom(env: NodeJS.ProcessEnv): ServerSettings {
     databaseUrl,
     port: numberOf(env['PORT'], 4173),
     engineAddress: env['IDOLON_ENGINE_ADDRESS'] ?? 'http://127.0.0.1:4174',
+    modelAddress: env['IDOLON_MODEL_ADDRESS'] ?? 'http://127.0.0.1:4175',
     engineHosts: env['IDOLON_ENGINE_HOSTS'] ?? '',
     secretKey: env['IDOLON_KEY'],
     pageFolder: env['IDOLON_PAGE'],

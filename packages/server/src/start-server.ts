@@ -7,15 +7,18 @@ import { migrate } from './database/migrate.ts'
 import { Asides } from './asides/service.ts'
 import { Bin } from './bin/service.ts'
 import { Drafts } from './drafts/service.ts'
+import { CaseRuns } from './case-runs/service.ts'
 import { Engines } from './engines/engines.ts'
-import { EngineSecrets } from './engines/secrets.ts'
 import { EventListener } from './events/events.ts'
 import { EventStreams } from './events/stream.ts'
+import { Helpers } from './helpers/service.ts'
+import { shipHelpers } from './helpers/ship.ts'
 import { Rules } from './house-rules/service.ts'
 import { createApp } from './http/app.ts'
 import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
 import { startJobs } from './jobs/worker.ts'
 import { Judging } from './judging/service.ts'
+import { Models } from './models/models.ts'
 import { Phrases } from './phrases/service.ts'
 import { Projects } from './projects/service.ts'
 import { Prompts } from './prompts/service.ts'
@@ -24,10 +27,15 @@ import { Proofs } from './proofs/service.ts'
 import { AllowedAddresses } from './providers/allowed-addresses.ts'
 import { Runs } from './runs/service.ts'
 import { Sealer } from './security/sealed.ts'
+import { Secrets } from './security/secrets.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
 import { ClientSheets } from './sheets/service.ts'
 import { Terms } from './terms/service.ts'
+import { TURNS_CHANNEL } from './turns/rows.ts'
+import { Turns } from './turns/service.ts'
+import { TurnStreams } from './turns/stream.ts'
+import { PIECES_CHANNEL, TurnWorker } from './turns/worker.ts'
 import { Versions } from './versions/service.ts'
 
 export interface RunningServer {
@@ -40,7 +48,11 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   const log = pino({ level: settings.logLevel })
   const db = connectDatabase(settings.databaseUrl)
   await migrate(db)
-  const engines = new Engines(db, settings.engineAddress, new AllowedAddresses(settings.engineHosts, settings.engineAddress), new EngineSecrets(db, settings.secretKey === undefined ? undefined : new Sealer(settings.secretKey)), settings.engineTimeoutMs)
+  await shipHelpers(db)
+  const sealer = settings.secretKey === undefined ? undefined : new Sealer(settings.secretKey)
+  const allowed = new AllowedAddresses(settings.engineHosts, settings.engineAddress, settings.modelAddress)
+  const engines = new Engines(db, settings.engineAddress, allowed, new Secrets(db, sealer, 'engine_states'), settings.engineTimeoutMs)
+  const models = new Models(db, settings.modelAddress, allowed, new Secrets(db, sealer, 'model_states'), settings.engineTimeoutMs)
   const queue = new ProofQueue(settings.databaseUrl, log)
   await queue.open()
   const index = new SearchIndex(db)
@@ -55,6 +67,11 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     })
     await listener.open()
     const proofs = new Proofs(db, queue)
+    const helpers = new Helpers(db)
+    const turnStreams = new TurnStreams(db)
+    const pieces = new Channel(settings.databaseUrl, { channel: PIECES_CHANNEL, name: 'idolon answers', heard: (id) => turnStreams.heard(id), again: () => turnStreams.lookAtAll() })
+    await pieces.open()
+    closers.push(() => pieces.close())
     let port = settings.port
     const app = createApp(
       {
@@ -75,6 +92,11 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         asides: new Asides(db),
         bin: new Bin(db),
         sheets: new ClientSheets(db, proofs),
+        models,
+        helpers,
+        turns: new Turns(db, helpers, models, engines),
+        turnStreams,
+        caseRuns: new CaseRuns(db, helpers, models, engines),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )
@@ -96,12 +118,15 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   }
   if (settings.roles.has('jobs')) {
     const maker = new ProofMaker(db, engines, log)
-    const stop = await startJobs({ db, queue, maker, index, judging, log })
+    const turns = new TurnWorker(db, models, engines, log)
+    const stop = await startJobs({ db, queue, maker, index, judging, turns, log })
     // Workers are woken when a run starts in any process; without it jobs are only found a little later, by polling.
     const wake = () => queue.wake()
     const jobs = new Channel(settings.databaseUrl, { channel: JOBS_CHANNEL, name: 'idolon wake', heard: wake, again: wake })
     await jobs.open()
-    closers.push(stop, () => jobs.close())
+    const asked = new Channel(settings.databaseUrl, { channel: TURNS_CHANNEL, name: 'idolon turns', heard: (payload) => turns.heard(payload), again: () => turns.heard('') })
+    await asked.open()
+    closers.push(stop, () => turns.close(), () => jobs.close(), () => asked.close())
   }
   return {
     address,

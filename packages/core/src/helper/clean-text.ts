@@ -1,7 +1,7 @@
 /** Markup that a model puts around words, and what must not reach a text: tags, fences, signs that cannot be seen. */
 const TAG = /<\/?[a-z!][^<>]{0,400}>/giu
 const SCRIPT = /<(script|style|iframe|object|svg)\b[\s\S]{0,20000}?(?:<\/\1\s*>|$)/giu
-const HIDDEN = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F\u200B-\u200F\u202A-\u202E\u2060-\u2064\uFEFF\uFFFE\uFFFF]|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]|[\uD800-\uDBFF](?![\uDC00-\uDFFF])/gu
+const HIDDEN = /(?![\n\r\t])\p{Cc}|\p{Cf}|\p{Cs}|[\uFFFE\uFFFF]/gu
 
 /** Words as plain text: no markup, no code fence, no quotes around the whole, no label before it. */
 export function cleanText(text: string): string {

@@ -9,8 +9,8 @@ import { type Proposed, proposedDraft } from './proposed-draft.ts'
 /** What an answer is judged with: a reader, the checks, and a way to compare. */
 export interface JudgingTools {
   reader: Reader
-  find(draft: Draft): readonly Finding[]
-  near(a: string, b: string): boolean
+  find: (draft: Draft) => readonly Finding[]
+  near: (a: string, b: string) => boolean
 }
 
 /** An answer to a helper about a draft, ready to be judged; `value` is undefined where none could be used. */

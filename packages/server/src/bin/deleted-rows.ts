@@ -6,6 +6,7 @@ export const BINNED = {
   phrase: { table: 'kept_phrases', name: 'text' },
   term: { table: 'terms', name: 'term' },
   engine: { table: 'engine_profiles', name: 'id' },
+  model: { table: 'model_profiles', name: 'id' },
 } as const
 export type BinnedKind = keyof typeof BINNED
 

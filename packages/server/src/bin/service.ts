@@ -37,6 +37,8 @@ export class Bin {
          from proofs p join prompts x on x.id = p.prompt_id join drafts d on d.prompt_id = x.id join versions v on v.id = p.version_id join projects j on j.id = x.project_id
          where p.deleted_at is not null and x.deleted_at is null and p.picture is not null
          union all
+         select 'helper', h.id::uuid, v.body->>'name', null, h.deleted_at, null from helpers h join helper_versions v on v.helper_id = h.id and v.number = h.current where h.deleted_at is not null
+         union all
          select b.kind, b.id, b.name, j.name, b.deleted_at, null from bin b left join projects j on j.id = b.project_id
        ) t order by deleted_at desc limit ${MOST}`,
     )
@@ -54,6 +56,10 @@ export class Bin {
         if (!row) throw notFound('proof in the bin')
         await trx('prompts').where({ id: row.prompt_id }).update({ ranks_stale: true })
         await this.#tell(trx, { kind: 'run', promptId: row.prompt_id, runId: row.run_id })
+      } else if (kind === 'helper') {
+        const back = await trx('helpers').where({ id }).whereNotNull('deleted_at').update({ deleted_at: null })
+        if (!back) throw notFound('helper in the bin')
+        await this.#tell(trx, { kind: 'helpers' })
       } else await this.#putRowBack(trx, kind, id)
     })
   }
@@ -64,7 +70,7 @@ export class Bin {
     const json = Object.fromEntries(Object.entries(entry.row).map(([key, value]) => [key, value !== null && typeof value === 'object' ? JSON.stringify(value) : value]))
     const put = await trx(BINNED[kind].table).insert(json).onConflict().ignore().returning<unknown[]>('*')
     if (put.length === 0) throw new ProblemError('name-taken', `There is a ${kind} “${entry.name}” again by now. This one stays in the bin.`)
-    await this.#tell(trx, kind === 'term' ? { kind: 'terms', ...(entry.project_id ? { projectId: entry.project_id } : {}) } : kind === 'engine' ? { kind: 'engines' } : { kind: 'project', ...(entry.project_id ? { projectId: entry.project_id } : {}) })
+    await this.#tell(trx, kind === 'term' ? { kind: 'terms', ...(entry.project_id ? { projectId: entry.project_id } : {}) } : kind === 'engine' ? { kind: 'engines' } : kind === 'model' ? { kind: 'models' } : { kind: 'project', ...(entry.project_id ? { projectId: entry.project_id } : {}) })
   }
 
   /** The words and pictures go; what was spent on them stays in the ledger, and so does the bare row it names. */
@@ -76,6 +82,7 @@ export class Bin {
         removed = await trx('prompts').where({ id }).whereNull('removed_at').where(old('deleted_at')).update({ removed_at: trx.fn.now(), title: 'A prompt removed for good', note: '', tags: [], best_proof_id: null })
         if (removed) await this.#empty(trx, id)
       } else if (kind === 'proof') removed = await emptyProofs(trx, trx('proofs').where({ id }).whereNotNull('picture').where(old('deleted_at')))
+      else if (kind === 'helper') throw new ProblemError('not-now', 'A helper stays in the bin: what was asked with it names it. It takes up no room.')
       else removed = await trx('bin').where({ id, kind }).where(old('deleted_at')).delete()
       if (!removed) throw new ProblemError('not-now', `Only what has lain in the bin for ${DAYS} days can be removed for good. It is still there.`)
       await recordEvent(trx, { kind: 'bin' })
@@ -85,6 +92,7 @@ export class Bin {
   async #empty(trx: Knex.Transaction, promptId: string): Promise<void> {
     await emptyProofs(trx, trx('proofs').where({ prompt_id: promptId }))
     await trx('asides').where({ prompt_id: promptId }).delete()
+    await trx('turns').where({ prompt_id: promptId }).update({ draft: JSON.stringify(emptyDraft()), messages: '[]', given: '{}', further: null, text: '', earlier: [], value: null, proposed: null, mended: [], fixed_lost: [] })
     await trx('version_phrases').whereIn('version_id', trx('versions').where({ prompt_id: promptId }).select('id')).delete()
     await trx('versions').where({ prompt_id: promptId }).update({ body: JSON.stringify(versionBodyOf(emptyDraft())), changes: [], why: '' })
     await trx('prompt_search').where({ prompt_id: promptId }).delete()

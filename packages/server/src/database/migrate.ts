@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import type { Database } from './connect.ts'
 import { up as engineConnections } from './engine-connections-migration.ts'
 import { up as first } from './first-migration.ts'
+import { up as helpers } from './helpers-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as tryLookJudge } from './try-look-judge-migration.ts'
@@ -13,6 +14,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-25-rules-glossary-engines', up: rulesGlossaryEngines },
   { name: '2026-11-25-engine-connections', up: engineConnections },
   { name: '2026-11-26-try-look-judge', up: tryLookJudge },
+  { name: '2026-11-26-helpers', up: helpers },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

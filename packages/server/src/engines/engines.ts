@@ -8,9 +8,9 @@ import { notFound, ProblemError } from '../http/problem.ts'
 import { NotAPicture, takeIn, type TakenIn } from '../pictures/take-in.ts'
 import type { AllowedAddresses } from '../providers/allowed-addresses.ts'
 import { Breaker } from '../providers/breaker.ts'
-import { EngineFailure } from '../providers/engine-failure.ts'
+import { ServiceFailure } from '../providers/service-failure.ts'
 import { type Picture, PictureEngines } from '../providers/picture-engine.ts'
-import type { EngineSecrets } from './secrets.ts'
+import type { Secrets } from '../security/secrets.ts'
 import { intoBin } from '../bin/deleted-rows.ts'
 import { saveProfile, savedProfiles, statesOf, switchState } from './store.ts'
 import { usageByEngine } from './usage.ts'
@@ -34,10 +34,10 @@ export interface SentReference {
   image: string
 }
 
-/** What came from an engine, taken in. @throws {EngineFailure} where it is no picture. */
+/** What came from an engine, taken in. @throws {ServiceFailure} where it is no picture. */
 export async function takeInFrom(bytes: Buffer): Promise<TakenIn> {
   return takeIn(bytes).catch((error: unknown) => {
-    if (error instanceof NotAPicture) throw new EngineFailure(`The engine answered, but what came is ${error.message}.`, { charged: 'yes', again: false })
+    if (error instanceof NotAPicture) throw new ServiceFailure(`The engine answered, but what came is ${error.message}.`, { charged: 'yes', again: false })
     throw error
   })
 }
@@ -57,7 +57,7 @@ export class Engines {
     private readonly db: Database,
     private readonly standin: string,
     private readonly allowed: AllowedAddresses,
-    readonly secrets: EngineSecrets,
+    readonly secrets: Secrets<{ id: string; revision: string }>,
     private readonly timeoutMs: number,
   ) {
     this.#pictures = new PictureEngines(allowed)
@@ -99,13 +99,13 @@ export class Engines {
 
   /**
    * Asks for one picture, once there is room for a request; `begin` is called then, and when it says no, nothing is sent.
-   * @throws {EngineFailure} @throws {NotBegun}
+   * @throws {ServiceFailure} @throws {NotBegun}
    */
   async ask(profile: EngineProfile, asked: { output: Output; references?: readonly SentReference[]; seed: number; key: string; signal?: AbortSignal; begin?: () => Promise<boolean> }): Promise<Picture> {
     const connection = this.connectionOf(profile)
-    if (!connection) throw new EngineFailure('This engine is not connected. Nothing was sent.', { charged: 'no', again: false })
+    if (!connection) throw new ServiceFailure('This engine is not connected. Nothing was sent.', { charged: 'no', again: false })
     const { id, revision } = profile
-    const secret = connection.headers ? await this.secrets.of(id, revision) : undefined
+    const secret = connection.headers ? await this.secrets.of({ id, revision }) : undefined
     return this.#breaker.through({ id: `${id} ${revision}`, name: profile.name }, connection.concurrency ?? AT_ONCE, async () => {
       if (asked.begin && !(await asked.begin())) throw new NotBegun()
       return this.#pictures.ask({ connection, secret, values: requestValues(profile, asked.output, asked.seed, asked.key, asked.references), seed: asked.seed, key: asked.key, timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs, ...(asked.signal ? { signal: asked.signal } : {}) })
@@ -122,7 +122,7 @@ export class Engines {
       for (const address of [connection.url, connection.poll?.url, connection.cancel?.url]) if (address) this.allowed.demand(address)
       return { request, problem: null }
     } catch (error) {
-      if (!(error instanceof EngineFailure)) throw error
+      if (!(error instanceof ServiceFailure)) throw error
       return { request, problem: error.reason }
     }
   }
@@ -137,7 +137,7 @@ export class Engines {
     const size = profile.sizes.find(({ width, height }) => width === output.settings['width'] && height === output.settings['height']) ?? profile.sizes[0]!
     const began = performance.now()
     let tried: { picture: string; width: number; height: number } | undefined
-    let failure: EngineFailure | undefined
+    let failure: ServiceFailure | undefined
     let cost = 0
     try {
       const answer = await this.ask(profile, { output, seed: 7, key: randomUUID() })
@@ -145,7 +145,7 @@ export class Engines {
       const { thumbnail, width, height } = await takeInFrom(answer.bytes)
       tried = { picture: `data:image/webp;base64,${thumbnail.toString('base64')}`, width, height }
     } catch (error) {
-      if (!(error instanceof EngineFailure)) throw error
+      if (!(error instanceof ServiceFailure)) throw error
       failure = error
       if (error.more.charged === 'yes' && cost === 0) cost = size.cost
     }
@@ -190,8 +190,8 @@ export class Engines {
 
   async keepSecret(_actor: Actor, { engine, revision }: { engine: string; revision: string }, secret: string | null): Promise<Engine> {
     await this.#one(engine, revision)
-    if (secret === null) await this.secrets.forget(engine, revision)
-    else await this.secrets.keep(engine, revision, secret)
+    if (secret === null) await this.secrets.forget({ id: engine, revision })
+    else await this.secrets.keep({ id: engine, revision }, secret)
     await this.db.transaction((trx) => recordEvent(trx, { kind: 'engines' }))
     return this.#one(engine, revision)
   }

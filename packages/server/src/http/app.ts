@@ -1,4 +1,28 @@
 import {
+  addHelpers,
+  askHelper,
+  changeHelper,
+  decideTurn,
+  deleteHelper,
+  keepModelSecret,
+  listCaseRuns,
+  listHelpers,
+  listModels,
+  listTurns,
+  practiseModels,
+  readCaseRun,
+  readHelper,
+  readTurn,
+  removeCase,
+  removeModel,
+  saveCase,
+  saveHelperVersion,
+  saveModel,
+  startCaseRun,
+  stopCaseRun,
+  stopTurn,
+  switchModel,
+  tryModel,
   addComments,
   addJudgement,
   askAgain,
@@ -70,8 +94,10 @@ import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
 import type { Asides } from '../asides/service.ts'
 import type { Bin } from '../bin/service.ts'
+import type { CaseRuns } from '../case-runs/service.ts'
 import type { Drafts } from '../drafts/service.ts'
 import type { Engines } from '../engines/engines.ts'
+import type { Helpers } from '../helpers/service.ts'
 import type { Rules } from '../house-rules/service.ts'
 import type { Terms } from '../terms/service.ts'
 import type { EventStreams } from '../events/stream.ts'
@@ -79,6 +105,7 @@ import type { Judging } from '../judging/service.ts'
 import { ledgerRoutes } from '../ledger/routes.ts'
 import { ledgerSums } from '../ledger/sums.ts'
 import { pictureRoutes } from '../pictures/routes.ts'
+import type { Models } from '../models/models.ts'
 import type { Phrases } from '../phrases/service.ts'
 import type { Projects } from '../projects/service.ts'
 import type { Prompts } from '../prompts/service.ts'
@@ -88,6 +115,8 @@ import type { SearchIndex } from '../shelf/search-index.ts'
 import { searchShelf as search, tagCounts } from '../shelf/search.ts'
 import { sheetRoutes } from '../sheets/routes.ts'
 import type { ClientSheets } from '../sheets/service.ts'
+import type { Turns } from '../turns/service.ts'
+import type { TurnStreams } from '../turns/stream.ts'
 import type { Versions } from '../versions/service.ts'
 import { answerErrors } from './errors.ts'
 import { ownOriginOnly } from './own-origin.ts'
@@ -114,6 +143,11 @@ export interface Services {
   sheets: ClientSheets
   index: SearchIndex
   streams: EventStreams
+  models: Models
+  helpers: Helpers
+  turns: Turns
+  turnStreams: TurnStreams
+  caseRuns: CaseRuns
 }
 
 const security = helmet({
@@ -138,7 +172,7 @@ const security = helmet({
 })
 
 export function createApp(services: Services, options: { port: () => number; pageFolder: string | undefined; checkAnswers: boolean; log: Logger }): Express {
-  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, judging, asides, bin, sheets, index, streams, db } = services
+  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, judging, asides, bin, sheets, index, streams, models, helpers, turns, turnStreams, caseRuns, db } = services
   const app = express()
   app.disable('x-powered-by')
   app.use(security)
@@ -246,6 +280,41 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(setMoney, ({ actor, params, body }) => projects.setMoney(actor, params.project, body))
   on(countPhrases, ({ params, body }) => phrases.counts(params.project, body.phrases))
 
+  on(listModels, () => models.list())
+  on(saveModel, ({ actor, params, body }) => models.save(actor, params.model, body))
+  on(removeModel, async ({ actor, params }) => {
+    await models.remove(actor, params.model)
+    return undefined
+  })
+  on(switchModel, ({ actor, params, body }) => models.switch(actor, params.model, body.off))
+  on(keepModelSecret, ({ actor, params, body }) => models.keepSecret(actor, params.model, body.secret))
+  on(tryModel, ({ params }) => models.try(params.model))
+  on(practiseModels, async ({ body }) => {
+    await models.practise(body)
+    return undefined
+  })
+  on(listHelpers, () => helpers.list())
+  on(readHelper, ({ params }) => helpers.read(params.helper))
+  on(addHelpers, ({ actor, body }) => helpers.add(actor, body))
+  on(saveHelperVersion, ({ actor, params, body }) => helpers.saveVersion(actor, params.helper, body))
+  on(changeHelper, ({ actor, params, body }) => helpers.change(actor, params.helper, body))
+  on(deleteHelper, async ({ actor, params }) => {
+    await helpers.delete(actor, params.helper)
+    return undefined
+  })
+  on(saveCase, ({ actor, params, body }) => helpers.saveCase(actor, params.helper, params.case, body))
+  on(removeCase, ({ actor, params }) => helpers.removeCase(actor, params.helper, params.case))
+  on(askHelper, ({ actor, body }) => turns.ask(actor, body))
+  on(readTurn, ({ params }) => turns.read(params.turn))
+  on(stopTurn, ({ actor, params }) => turns.stop(actor, params.turn))
+  on(decideTurn, ({ actor, params, body }) => turns.decide(actor, params.turn, body))
+  on(listTurns, ({ params }) => turns.ofPrompt(params.prompt))
+  on(startCaseRun, ({ actor, params, body }) => caseRuns.start(actor, params.helper, body))
+  on(listCaseRuns, ({ params }) => caseRuns.of(params.helper))
+  on(readCaseRun, ({ params }) => caseRuns.read(params.run))
+  on(stopCaseRun, ({ actor, params }) => caseRuns.stop(actor, params.run))
+
+  turnStreams.routes(app)
   ledgerRoutes(app, db)
   sheetRoutes(app, db, sheets)
   app.get('/api/events', streams.handle)

@@ -7,6 +7,7 @@ import { readVersionPhrases } from '../phrases/read-versions.ts'
 import { forgetUnused } from '../pictures/store.ts'
 import { freeProofs } from '../proofs/lease.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
+import type { TurnWorker } from '../turns/worker.ts'
 import type { ProofQueue } from './proof-queue.ts'
 
 const SWEEP_MS = 3_000
@@ -35,8 +36,8 @@ function repeat(every: number, log: Logger, what: string, task: () => Promise<un
 }
 
 /** Starts this process's share of the slow work; returns what ends it. */
-export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; log: Logger }): Promise<() => void> {
-  const { db, queue, maker, index, judging, log } = parts
+export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; log: Logger }): Promise<() => void> {
+  const { db, queue, maker, index, judging, turns, log } = parts
   await queue.work(CONCURRENCY, (id) => maker.make(id))
   const sweep = async () => {
     const free = await freeProofs(db)
@@ -44,6 +45,7 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
   }
   const stops = [
     repeat(SWEEP_MS, log, 'free proofs not looked for', sweep),
+    repeat(SWEEP_MS, log, 'turns not looked for', () => turns.look()),
     repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
     repeat(INDEX_MS, log, 'ranks not brought up to date', () => judging.refreshRanks()),
     repeat(INDEX_MS, log, 'versions not read', () => readVersionPhrases(db)),

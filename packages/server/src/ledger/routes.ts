@@ -21,7 +21,7 @@ export function ledgerRoutes(router: IRouter, db: Database): void {
       currency: price === null ? '' : currency,
     }))
     // A title that begins like a formula stays a text in a spreadsheet.
-    const csv = Papa.unparse(lines, { newline: '\r\n', escapeFormulae: true, columns: ['at', 'project', 'prompt', 'engine', 'revision', 'kind', 'amount', 'unit', 'worth', 'currency', 'note', 'proof', 'verdict'] })
+    const csv = Papa.unparse(lines, { newline: '\r\n', escapeFormulae: true, columns: ['at', 'project', 'prompt', 'engine', 'revision', 'kind', 'amount', 'unit', 'worth', 'currency', 'note', 'proof', 'turn', 'verdict'] })
     response.attachment('ledger.csv').type('text/csv; charset=utf-8').send(csv)
   })
 }

@@ -75,8 +75,8 @@ export async function ledgerOf(db: Database, projectId: string): Promise<{ total
     .orderBy('unit')
     .select<Amount[]>('unit', db.raw('sum(amount)::int as amount'))
   const rows = await db('ledger')
-    .join('prompts', 'prompts.id', 'ledger.prompt_id')
-    .join('drafts', 'drafts.prompt_id', 'ledger.prompt_id')
+    .leftJoin('prompts', 'prompts.id', 'ledger.prompt_id')
+    .leftJoin('drafts', 'drafts.prompt_id', 'ledger.prompt_id')
     .where('ledger.project_id', projectId)
     .orderBy('ledger.id', 'desc')
     .limit(200)
@@ -87,7 +87,7 @@ export async function ledgerOf(db: Database, projectId: string): Promise<{ total
       'ledger.amount',
       'ledger.unit',
       'ledger.prompt_id as promptId',
-      db.raw(`coalesce(nullif(prompts.title, ''), drafts.first_words) as "promptTitle"`),
+      db.raw(`coalesce(nullif(prompts.title, ''), drafts.first_words, '') as "promptTitle"`),
       'ledger.engine',
       'ledger.note',
     )

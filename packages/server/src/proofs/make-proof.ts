@@ -6,7 +6,7 @@ import { type Engines, NotBegun, takeInFrom } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { settle } from '../ledger/ledger.ts'
 import { keepPicture } from '../pictures/store.ts'
-import { EngineFailure } from '../providers/engine-failure.ts'
+import { ServiceFailure } from '../providers/service-failure.ts'
 import type { Picture } from '../providers/picture-engine.ts'
 import { sentReferences } from './references.ts'
 import { claimProof, finishProof, type ProofTask, RENEW_MS, renewLease } from './lease.ts'
@@ -15,11 +15,11 @@ const TRIES = 3
 /** How far a picture's shape may lie from what was asked. */
 const SHAPE_SLACK = 0.02
 
-/** @throws {EngineFailure} for a picture of another shape than was asked for. */
+/** @throws {ServiceFailure} for a picture of another shape than was asked for. */
 function demandShape(picture: { width: number; height: number }, settings: Readonly<Record<string, unknown>>): void {
   const [width, height] = [Number(settings['width']), Number(settings['height'])]
   if (!(width > 0 && height > 0) || Math.abs(picture.width / picture.height / (width / height) - 1) <= SHAPE_SLACK) return
-  throw new EngineFailure(`The engine answered, but the picture is ${picture.width} by ${picture.height} pixels and ${width} by ${height} were asked for.`, { charged: 'yes', again: false })
+  throw new ServiceFailure(`The engine answered, but the picture is ${picture.width} by ${picture.height} pixels and ${width} by ${height} were asked for.`, { charged: 'yes', again: false })
 }
 
 const MAY_BE_CHARGED = 'It may have been charged; look at the engine’s own account before you ask again.'
@@ -86,7 +86,7 @@ export class ProofMaker {
         return
       } catch (error) {
         if (error instanceof NotBegun) return
-        if (!(error instanceof EngineFailure)) throw error
+        if (!(error instanceof ServiceFailure)) throw error
         const { charged, again, waitSeconds } = error.more
         const safe = charged === 'no' || profile.honoursIdempotencyKey
         if (again && safe && attempt < TRIES) {

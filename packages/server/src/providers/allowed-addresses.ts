@@ -2,7 +2,7 @@ import type { LookupAddress } from 'node:dns'
 import { lookup } from 'node:dns'
 import { BlockList, isIP } from 'node:net'
 import { Agent } from 'undici'
-import { EngineFailure } from './engine-failure.ts'
+import { ServiceFailure } from './service-failure.ts'
 
 /** Addresses that belong to this machine or its neighbourhood (RFC 1122, 1918, 3927, 4193, 4291, 6598, 6890). */
 const PRIVATE = new BlockList()
@@ -17,18 +17,18 @@ export function isPrivate(address: string): boolean {
 }
 
 /**
- * The addresses that requests to engines may go to: the simulated engines' own, and what the operator has listed as
+ * The addresses that requests to engines and models may go to: the simulated ones' own, and what the operator has listed as
  * `host`, `host:port`, `public` (the open internet by https) or `private`. A name is held to it again by every
  * address it resolves to, at the moment of connecting, so that no answer of a name server leads elsewhere.
  */
 export class AllowedAddresses {
   readonly #hosts: ReadonlySet<string>
-  readonly #standin: string
+  readonly #standins: readonly URL[]
   readonly dispatcher: Agent
 
-  constructor(listed: string, standin: string) {
+  constructor(listed: string, ...standins: string[]) {
     this.#hosts = new Set(listed.split(/[\s,]+/).filter(Boolean).map((host) => host.toLowerCase()))
-    this.#standin = new URL(standin).origin
+    this.#standins = standins.map((address) => new URL(address))
     this.dispatcher = new Agent({
       connect: {
         lookup: (hostname, options, callback) => {
@@ -48,10 +48,10 @@ export class AllowedAddresses {
 
   /** Names that may lead to this machine or its neighbourhood: what was listed by name, and everything once “private” is. */
   #mayBePrivate(hostname: string): boolean {
-    return this.#hosts.has('private') || [...this.#hosts].some((host) => host === hostname || host.startsWith(`${hostname}:`)) || new URL(this.#standin).hostname === hostname
+    return this.#hosts.has('private') || [...this.#hosts].some((host) => host === hostname || host.startsWith(`${hostname}:`)) || this.#standins.some((standin) => standin.hostname === hostname)
   }
 
-  /** @throws {EngineFailure} in a sentence that says what the operator can do. */
+  /** @throws {ServiceFailure} in a sentence that says what the operator can do. */
   demand(address: string): URL {
     let url: URL
     try {
@@ -61,7 +61,7 @@ export class AllowedAddresses {
     }
     if (url.protocol !== 'http:' && url.protocol !== 'https:') throw this.#refusal(address, 'only http and https are spoken')
     if (url.username || url.password) throw this.#refusal(url.host, 'a name and password do not belong in an address')
-    if (url.origin === this.#standin) return url
+    if (this.#standins.some(({ origin }) => origin === url.origin)) return url
     const hostname = url.hostname.replace(/^\[|\]$/g, '').toLowerCase()
     if (this.#hosts.has(hostname) || this.#hosts.has(url.host.toLowerCase())) return url
     const numeric = isIP(hostname) !== 0
@@ -71,7 +71,7 @@ export class AllowedAddresses {
     throw this.#refusal(url.host, 'it is not among the addresses this copy of Idolon may ask')
   }
 
-  #refusal(where: string, why: string): EngineFailure {
-    return new EngineFailure(`Nothing was sent to ${where.slice(0, 120)}: ${why}. Whoever runs this copy allows addresses in IDOLON_ENGINE_HOSTS.`, { charged: 'no', again: false })
+  #refusal(where: string, why: string): ServiceFailure {
+    return new ServiceFailure(`Nothing was sent to ${where.slice(0, 120)}: ${why}. Whoever runs this copy allows addresses in IDOLON_ENGINE_HOSTS.`, { charged: 'no', again: false })
   }
 }

@@ -1,4 +1,4 @@
-import { EngineFailure } from './engine-failure.ts'
+import { ServiceFailure } from './service-failure.ts'
 
 /** The body of an answer, refused as soon as it passes `limit` bytes. */
 export async function boundedBody(response: { body: unknown }, limit: number): Promise<Buffer> {
@@ -8,7 +8,7 @@ export async function boundedBody(response: { body: unknown }, limit: number): P
   for await (const chunk of response.body as AsyncIterable<Uint8Array>) {
     size += chunk.length
     if (size > limit) {
-      throw new EngineFailure(`The engine’s answer is larger than ${Math.round(limit / 1_000_000)} MB and was not read to its end.`, {
+      throw new ServiceFailure(`The answer is larger than ${Math.round(limit / 1_000_000)} MB and was not read to its end.`, {
         charged: 'yes',
         again: false,
       })

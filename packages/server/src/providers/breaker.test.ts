@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest'
 import { Breaker } from './breaker.ts'
-import { EngineFailure } from './engine-failure.ts'
+import { ServiceFailure } from './service-failure.ts'
 
 const engine = { id: 'press 1', name: 'Press' }
-const failing = (charged: 'no' | 'perhaps', again: boolean) => () => Promise.reject(new EngineFailure('It failed.', { charged, again }))
+const failing = (charged: 'no' | 'perhaps', again: boolean) => () => Promise.reject(new ServiceFailure('It failed.', { charged, again }))
 
 it('leaves an engine in peace after five failures in a row, says so, and asks again later', async () => {
   let now = 0

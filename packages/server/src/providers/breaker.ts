@@ -1,4 +1,4 @@
-import { EngineFailure } from './engine-failure.ts'
+import { ServiceFailure } from './service-failure.ts'
 
 /** Failures in a row after which an engine is left in peace, and for how long (the circuit breaker of Nygard, Release It!, 2007). */
 const FAILURES = 5
@@ -19,7 +19,7 @@ export class Breaker {
   /**
    * Runs `ask` when fewer than `most` requests to the engine are under way. What the service itself got wrong counts
    * towards a rest; that it was busy, or refused a request, does not.
-   * @throws {EngineFailure} at once while the engine rests.
+   * @throws {ServiceFailure} at once while the engine rests.
    */
   async through<T>(engine: { id: string; name: string }, most: number, ask: () => Promise<T>): Promise<T> {
     const state = this.#of(engine.id)
@@ -27,7 +27,7 @@ export class Breaker {
     const rest = state.restsUntil - this.now()
     if (rest > 0) {
       state.waiting.shift()?.()
-      throw new EngineFailure(`${engine.name} failed ${FAILURES} times in a row; Idolon asks it again in ${Math.ceil(rest / 1000)} seconds. Nothing was sent.`, { charged: 'no', again: false })
+      throw new ServiceFailure(`${engine.name} failed ${FAILURES} times in a row; Idolon asks it again in ${Math.ceil(rest / 1000)} seconds. Nothing was sent.`, { charged: 'no', again: false })
     }
     state.running++
     try {
@@ -35,7 +35,7 @@ export class Breaker {
       state.failures = 0
       return answer
     } catch (error) {
-      const ofTheService = error instanceof EngineFailure && !error.more.busy && (error.more.again || error.more.charged !== 'no')
+      const ofTheService = error instanceof ServiceFailure && !error.more.busy && (error.more.again || error.more.charged !== 'no')
       state.failures = ofTheService ? state.failures + 1 : 0
       if (state.failures >= FAILURES) {
         state.failures = 0

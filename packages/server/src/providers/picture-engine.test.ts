@@ -3,7 +3,7 @@ import { createServer, type IncomingMessage, type Server, type ServerResponse } 
 import type { AddressInfo } from 'node:net'
 import { afterEach, describe, expect, it } from 'vitest'
 import { boundedBody } from './bounded-body.ts'
-import { EngineFailure } from './engine-failure.ts'
+import { ServiceFailure } from './service-failure.ts'
 import { AllowedAddresses } from './allowed-addresses.ts'
 import { PictureEngines } from './picture-engine.ts'
 
@@ -20,9 +20,9 @@ async function engine(answer: (response: ServerResponse, request: IncomingMessag
 const values = { prompt: 'a fox', width: 768, height: 512, seed: 3, settings: {} }
 const asking = (address: string, change: Partial<Connection> = {}) => ({ connection: { ...standinConnection(address), ...change }, secret: undefined, values, seed: 3, key: 'k', timeoutMs: 400 })
 const ask = (address: string, change: Partial<Connection> = {}) => new PictureEngines(new AllowedAddresses('', address)).ask(asking(address, change))
-const failure = async (address: string, change: Partial<Connection> = {}): Promise<EngineFailure> => {
+const failure = async (address: string, change: Partial<Connection> = {}): Promise<ServiceFailure> => {
   const error: unknown = await ask(address, change).then(() => undefined, (reason: unknown) => reason)
-  if (!(error instanceof EngineFailure)) throw new Error(`Expected an engine failure, not ${String(error)}`)
+  if (!(error instanceof ServiceFailure)) throw new Error(`Expected an engine failure, not ${String(error)}`)
   return error
 }
 

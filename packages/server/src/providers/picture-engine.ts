@@ -3,7 +3,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import { type Dispatcher, fetch, type Response } from 'undici'
 import type { AllowedAddresses } from './allowed-addresses.ts'
 import { boundedBody } from './bounded-body.ts'
-import { EngineFailure } from './engine-failure.ts'
+import { ServiceFailure } from './service-failure.ts'
 
 /** A 4096 x 4096 PNG as base64 stays below this. */
 const MAX_ANSWER_BYTES = 96_000_000
@@ -36,28 +36,28 @@ function saidIn(body: unknown, pointer: string | undefined): string {
   return own || oneLine(atPointer(body, '/detail')) || oneLine(atPointer(body, '/title')) || oneLine(atPointer(body, '/message')) || oneLine(atPointer(body, '/error/message')) || oneLine(atPointer(body, '/error'))
 }
 
-function refusal(status: number, said: string, retryAfter: string | null): EngineFailure {
+function refusal(status: number, said: string, retryAfter: string | null): ServiceFailure {
   const quoted = said ? ` It said: ${said}` : ''
   if (status === 429 || status === 503) {
     const wait = Number(retryAfter)
-    return new EngineFailure(`The engine is busy and asked to wait.${quoted}`, { charged: 'no', again: true, busy: true, ...(Number.isFinite(wait) && wait > 0 ? { waitSeconds: Math.min(wait, 30) } : {}) })
+    return new ServiceFailure(`The engine is busy and asked to wait.${quoted}`, { charged: 'no', again: true, busy: true, ...(Number.isFinite(wait) && wait > 0 ? { waitSeconds: Math.min(wait, 30) } : {}) })
   }
-  if (status >= 300 && status < 400) return new EngineFailure(`The engine sent the request elsewhere (status ${status}); Idolon does not follow. Give the new address in its profile.`, { charged: 'no', again: false })
-  if (status >= 500) return new EngineFailure(`The engine failed (status ${status}).${quoted}`, { charged: 'no', again: true })
-  if (status === 401 || status === 403) return new EngineFailure(`The engine refused the request (status ${status}); look at the secret in its profile.${quoted}`, { charged: 'no', again: false })
-  return new EngineFailure(`The engine refused the request (status ${status}).${quoted}`, { charged: 'no', again: false })
+  if (status >= 300 && status < 400) return new ServiceFailure(`The engine sent the request elsewhere (status ${status}); Idolon does not follow. Give the new address in its profile.`, { charged: 'no', again: false })
+  if (status >= 500) return new ServiceFailure(`The engine failed (status ${status}).${quoted}`, { charged: 'no', again: true })
+  if (status === 401 || status === 403) return new ServiceFailure(`The engine refused the request (status ${status}); look at the secret in its profile.${quoted}`, { charged: 'no', again: false })
+  return new ServiceFailure(`The engine refused the request (status ${status}).${quoted}`, { charged: 'no', again: false })
 }
-const wrongAnswer = (what: string) => new EngineFailure(`The engine answered, but ${what}.`, { charged: 'yes', again: false })
+const wrongAnswer = (what: string) => new ServiceFailure(`The engine answered, but ${what}.`, { charged: 'yes', again: false })
 
 /** What a failed exchange means for whoever waits for its picture. */
-function failureOf(error: unknown, reached: boolean, timeoutMs: number): EngineFailure {
-  if (error instanceof EngineFailure) return error
+function failureOf(error: unknown, reached: boolean, timeoutMs: number): ServiceFailure {
+  if (error instanceof ServiceFailure) return error
   const { name, cause } = error as Error & { cause?: { code?: string; message?: string } }
-  if (name === 'TimeoutError') return new EngineFailure(`The engine gave no answer within ${Math.round(timeoutMs / 1000)} seconds.`, { charged: 'perhaps', again: true })
-  if (name === 'AbortError') return new EngineFailure('The asking was stopped.', { charged: 'perhaps', again: false })
-  if (cause?.code === 'NOT_ALLOWED') return new EngineFailure(`Nothing was sent: ${cause.message ?? 'the address is not allowed'} Whoever runs this copy allows addresses in IDOLON_ENGINE_HOSTS.`, { charged: 'no', again: false })
-  if (cause?.code === 'ECONNREFUSED' || cause?.code === 'ENOTFOUND') return new EngineFailure('The engine could not be reached. Is it running?', { charged: 'no', again: true })
-  return new EngineFailure(reached ? 'The engine’s answer was cut off.' : 'The connection to the engine was lost.', { charged: 'perhaps', again: true })
+  if (name === 'TimeoutError') return new ServiceFailure(`The engine gave no answer within ${Math.round(timeoutMs / 1000)} seconds.`, { charged: 'perhaps', again: true })
+  if (name === 'AbortError') return new ServiceFailure('The asking was stopped.', { charged: 'perhaps', again: false })
+  if (cause?.code === 'NOT_ALLOWED') return new ServiceFailure(`Nothing was sent: ${cause.message ?? 'the address is not allowed'} Whoever runs this copy allows addresses in IDOLON_ENGINE_HOSTS.`, { charged: 'no', again: false })
+  if (cause?.code === 'ECONNREFUSED' || cause?.code === 'ENOTFOUND') return new ServiceFailure('The engine could not be reached. Is it running?', { charged: 'no', again: true })
+  return new ServiceFailure(reached ? 'The engine’s answer was cut off.' : 'The connection to the engine was lost.', { charged: 'perhaps', again: true })
 }
 
 /** Speaks to picture services as their profiles say, and to no address that is not allowed. */
@@ -67,7 +67,7 @@ export class PictureEngines {
   /**
    * Asks for one picture; waits for it where the service takes requests and makes them later. The bytes are as they were
    * sent: not yet known to be a picture.
-   * @throws {EngineFailure} that says whether it may have been charged and whether to ask once more.
+   * @throws {ServiceFailure} that says whether it may have been charged and whether to ask once more.
    */
   async ask(asking: Asking): Promise<Picture> {
     const { connection, values, key } = asking
@@ -86,7 +86,7 @@ export class PictureEngines {
 
   #headersOf({ connection, secret }: Asking): Record<string, string> {
     const needs = Object.values(connection.headers ?? {}).some((value) => value.includes('{secret}'))
-    if (needs && secret === undefined) throw new EngineFailure('The engine wants a secret and none is kept for it; give it on the Engines page. Nothing was sent.', { charged: 'no', again: false })
+    if (needs && secret === undefined) throw new ServiceFailure('The engine wants a secret and none is kept for it; give it on the Engines page. Nothing was sent.', { charged: 'no', again: false })
     return Object.fromEntries(Object.entries(connection.headers ?? {}).map(([name, value]) => [name, value.replaceAll('{secret}', secret ?? '')]))
   }
 
@@ -126,7 +126,7 @@ export class PictureEngines {
         await sleep(poll.everyMs, undefined, { signal })
         const now = await this.#json(withId(poll.url), { method: 'GET', headers }, signal, asking).catch((error: unknown) => {
           // A look that failed is no picture that failed; the next one may go through.
-          if (error instanceof EngineFailure && error.more.again && !signal.aborted) return undefined
+          if (error instanceof ServiceFailure && error.more.again && !signal.aborted) return undefined
           throw error
         })
         if (now === undefined) continue
@@ -134,7 +134,7 @@ export class PictureEngines {
         if (poll.done.includes(state)) return now
         if (poll.failed.includes(state)) {
           const said = saidIn(now, asking.connection.answer.error)
-          throw new EngineFailure(`The engine gave up (${state}).${said ? ` It said: ${said}` : ''}`, { charged: 'perhaps', again: false })
+          throw new ServiceFailure(`The engine gave up (${state}).${said ? ` It said: ${said}` : ''}`, { charged: 'perhaps', again: false })
         }
       }
     } catch (error) {
@@ -173,7 +173,7 @@ export class PictureEngines {
     } catch (error) {
       const failure = failureOf(error, true, asking.timeoutMs)
       // The picture is made and paid for by now.
-      throw new EngineFailure(failure.reason, { ...failure.more, charged: 'yes' })
+      throw new ServiceFailure(failure.reason, { ...failure.more, charged: 'yes' })
     }
     throw wrongAnswer('its picture lies behind too many redirects')
   }

@@ -21,8 +21,8 @@ export class TestServer {
     readonly db: Database,
   ) {}
 
-  /** `way` may put something between the server and its database. */
-  static async start(way: (databaseUrl: string) => Promise<string> = (url) => Promise.resolve(url)): Promise<TestServer> {
+  /** `way` may put something between the server and its database; without an address the language models do not answer. */
+  static async start(way: (databaseUrl: string) => Promise<string> = (url) => Promise.resolve(url), modelAddress?: string): Promise<TestServer> {
     const base = process.env['TEST_DATABASE_URL']
     if (!base) throw new Error('TEST_DATABASE_URL is not set. Run these tests with ./idolon test server.')
     const databaseUrl = await createDatabase(base, 'test')
@@ -31,6 +31,7 @@ export class TestServer {
       databaseUrl: await way(databaseUrl),
       port: 0,
       engineAddress: engine.address,
+      modelAddress: modelAddress ?? engine.address,
       engineHosts: 'private',
       secretKey: 'a key for tests alone',
       pageFolder: undefined,

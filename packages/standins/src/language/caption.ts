@@ -28,7 +28,7 @@ export async function captionOf(dataUrl: string, random: Random): Promise<string
   const bytes = Buffer.from(dataUrl.slice(dataUrl.indexOf(',') + 1), 'base64')
   const image = sharp(bytes, { limitInputPixels: 50_000_000 })
   const { channels, dominant } = await image.clone().stats()
-  const { width = 1, height = 1 } = await image.metadata()
+  const { width, height } = await image.metadata()
   const light = channels.slice(0, 3).reduce((sum, { mean }) => sum + mean, 0) / 3 / 255
   const contrast = channels.slice(0, 3).reduce((sum, { stdev }) => sum + stdev, 0) / 3 / 255
   const [red = 0, , blue = 0] = channels.map(({ mean }) => mean)

@@ -87,6 +87,8 @@ export function createLanguageStandin(first: { delayMs?: number } = {}): Express
     for (const [i, content] of pieces.entries()) {
       if (response.destroyed) return
       if (how === 'drops' && i >= pieces.length / 2) {
+        // What is written has gone out by then.
+        await sleep(30)
         response.destroy()
         return
       }

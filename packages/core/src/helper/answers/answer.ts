@@ -9,7 +9,7 @@ export interface AnswerShape<Value = unknown> {
   /** The property that a bare string or list stands for, where a model leaves its object away. */
   bare?: string
   /** All prose in it, for what is looked at in any language. */
-  prose(value: Value): string[]
+  prose: (value: Value) => string[]
   /** The same value with every text cleaned. */
-  cleaned(value: Value, clean: (text: string) => string): Value
+  cleaned: (value: Value, clean: (text: string) => string) => Value
 }

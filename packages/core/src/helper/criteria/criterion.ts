@@ -17,11 +17,11 @@ export interface Judged {
   /** How many answers it took, and what had to be mended in the one that was used. */
   tries: number
   mended: readonly string[]
-  read(text: string): Reading
+  read: (text: string) => Reading
   /** What the checks find in a draft, for the engine and the house rules of the case. */
-  find(draft: Draft): readonly Finding[]
+  find: (draft: Draft) => readonly Finding[]
   /** Whether two texts ask for nearly the same picture. */
-  near(a: string, b: string): boolean
+  near: (a: string, b: string) => boolean
 }
 
 /** Passed or not, with a sentence that says what was seen. */

@@ -30,13 +30,13 @@ Use ordinary words. No praise, no lead-in, no settings, no words to be read in t
 {{/takes}}`,
   },
   [
-    aCase('One word', 'heron', [{ kind: 'facets-present', least: 9 }, { kind: 'no-stops' }, { kind: 'length-within', least: 40, most: 100 }]),
-    aCase('A person at work', 'a watchmaker', [{ kind: 'facets-present', least: 9 }, { kind: 'no-stops' }, { kind: 'says', words: 'watchmaker', never: false }]),
-    aCase('Fixed words', 'an old ferry, rust-red hull, moored at a wooden quay', [{ kind: 'fixed-kept' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }], { fixed: ['rust-red hull', 'wooden quay'] }),
-    aCase('Night is said already', 'a bakery at night', [{ kind: 'no-stops' }, { kind: 'facets-present', facets: ['subject', 'setting', 'light', 'medium'] }, { kind: 'says', words: 'night', never: false }]),
+    aCase('One word', 'heron', [{ kind: 'first-answer-valid' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }, { kind: 'length-within', least: 40, most: 100 }]),
+    aCase('A person at work', 'a watchmaker', [{ kind: 'first-answer-valid' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }, { kind: 'says', words: 'watchmaker', never: false }]),
+    aCase('Fixed words', 'an old ferry, rust-red hull, moored at a wooden quay', [{ kind: 'first-answer-valid' }, { kind: 'fixed-kept' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }], { fixed: ['rust-red hull', 'wooden quay'] }),
+    aCase('Night is said already', 'a bakery at night', [{ kind: 'first-answer-valid' }, { kind: 'no-stops' }, { kind: 'facets-present', facets: ['subject', 'setting', 'light', 'medium'] }, { kind: 'says', words: 'night', never: false }]),
     aCase('Short, for keywords', 'honey jar', [{ kind: 'length-within', least: 18, most: 60 }, { kind: 'no-stops' }], { values: { length: 35, style: 'a list' }, engine: { engine: 'brayer' } }),
     aCase('Long, in sentences', 'a rack railway train', [{ kind: 'length-within', least: 90, most: 190 }, { kind: 'no-stops' }, { kind: 'first-answer-valid' }], { values: { length: 140, style: 'sentences' } }),
     aCase('With a leave-out list', 'a harbour', [{ kind: 'no-stops' }, { kind: 'says', words: 'people', never: true }], { leaveOut: ['people', 'lettering'] }),
-    aCase('A medium is said', 'fox in snow, linocut', [{ kind: 'says', words: 'linocut', never: false }, { kind: 'no-stops' }, { kind: 'says', words: 'photograph', never: true }]),
+    aCase('A medium is said', 'fox in snow, linocut', [{ kind: 'first-answer-valid' }, { kind: 'says', words: 'linocut', never: false }, { kind: 'no-stops' }, { kind: 'says', words: 'photograph', never: true }]),
   ],
 )

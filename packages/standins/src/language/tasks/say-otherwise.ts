@@ -26,7 +26,7 @@ export function waysToSay(phrase: string, count: number, random: () => number, w
   candidates.push(...shuffle(twice, random))
   if (tail) candidates.push(`${tail}, ${head}`)
   const bare = said.slice(article.length)
-  candidates.push(...shuffle(PLAIN, random).map((quality) => `${article ? `${article}` : ''}${quality} ${bare}`))
+  candidates.push(...shuffle(PLAIN, random).map((quality) => `${article}${quality} ${bare}`))
   const starts = new Set<string>()
   const unlike = new Set([said, ...without].map((text) => text.toLowerCase()))
   const found: string[] = []

@@ -1,17 +1,16 @@
-import Ajv from 'ajv'
+import { Value } from '@sinclair/typebox/value'
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { createReader } from '../reader.ts'
-import { ANSWERS } from './answers/index.ts'
-import type { AnswerKind } from './helper.ts'
-import { jsonIn } from './json-in-text.ts'
-import { proseSoFar, takeAnswer, type Taken } from './take-answer.ts'
+import { createReader } from '../src/reader.ts'
+import { ANSWERS } from '../src/helper/answers/index.ts'
+import type { AnswerKind } from '../src/helper/helper.ts'
+import { jsonIn } from '../src/helper/json-in-text.ts'
+import { proseSoFar, takeAnswer, type Taken } from '../src/helper/take-answer.ts'
 
-const table = (name: string) => readFileSync(new URL(`../../tables/${name}`, import.meta.url))
+const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import.meta.url))
 const { words } = createReader(table('words.bin'), table('reader.bin'))
-const ajv = new Ajv({ strict: false })
-const validate = (kind: AnswerKind, value: unknown) => (ajv.validate(ANSWERS[kind].schema, value) ? undefined : ajv.errorsText())
+const validate = (kind: AnswerKind, value: unknown) => (Value.Check(ANSWERS[kind].schema, value) ? undefined : [...Value.Errors(ANSWERS[kind].schema, value)].map(({ path, message }) => `${path} ${message}`).join('; '))
 const take = (raw: string, kind: AnswerKind = 'prompt'): Taken => takeAnswer(raw, kind, { validate, words })
 const promptOf = (raw: string) => {
   const taken = take(raw)

@@ -1,15 +1,15 @@
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { Draft } from '../draft/draft.ts'
-import { applyEdit } from '../draft/edit.ts'
-import { fixedFacetsOf } from '../phrase/marks.ts'
-import { createReader } from '../reader.ts'
-import { draftOfCase } from './case.ts'
-import { leaveUnits, proposalUnits, takeUnits } from './proposal.ts'
-import { proposedDraft } from './proposed-draft.ts'
+import type { Draft } from '../src/draft/draft.ts'
+import { applyEdit } from '../src/draft/edit.ts'
+import { fixedFacetsOf } from '../src/phrase/marks.ts'
+import { createReader } from '../src/reader.ts'
+import { draftOfCase } from '../src/helper/case.ts'
+import { leaveUnits, proposalUnits, takeUnits } from '../src/helper/proposal.ts'
+import { proposedDraft } from '../src/helper/proposed-draft.ts'
 
-const table = (name: string) => readFileSync(new URL(`../../tables/${name}`, import.meta.url))
+const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import.meta.url))
 const reader = createReader(table('words.bin'), table('reader.bin'))
 const phrasesOf = ({ text, marks }: Draft) => reader.read(text, fixedFacetsOf(marks)).phrases
 const draftOf = (text: string, fixed: string[] = []) => draftOfCase({ text, fixed, leaveOut: [], engine: null })

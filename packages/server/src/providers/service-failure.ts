@@ -1,11 +1,11 @@
-/** Why an engine gave no usable picture. */
-export class EngineFailure extends Error {
-  override name = 'EngineFailure'
+/** Why an engine or a model gave nothing usable. */
+export class ServiceFailure extends Error {
+  override name = 'ServiceFailure'
   constructor(
     /** A sentence for the writer. */
     readonly reason: string,
     readonly more: {
-      /** 'no': the engine refused or was never reached; 'yes': it answered; 'perhaps': it was asked and no whole answer was seen. */
+      /** 'no': the service refused or was never reached; 'yes': it answered; 'perhaps': it was asked and no whole answer was seen. */
       charged: 'no' | 'yes' | 'perhaps'
       /** Whether asking once more may help; seconds to wait first when the engine named them. */
       again: boolean

@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { createReader } from '../reader.ts'
-import { draftOfCase } from './case.ts'
-import { instructionProblems, renderInstruction } from './instruction.ts'
-import { materialsOf } from './material.ts'
-import { SHIPPED_HELPERS } from './shipped/index.ts'
-import { slotValues } from './slots.ts'
-import { withDefaults, wrongWithValues } from './helper.ts'
+import { createReader } from '../src/reader.ts'
+import { draftOfCase } from '../src/helper/case.ts'
+import { instructionProblems, renderInstruction } from '../src/helper/instruction.ts'
+import { materialsOf } from '../src/helper/material.ts'
+import { SHIPPED_HELPERS } from '../src/helper/shipped/index.ts'
+import { slotValues } from '../src/helper/slots.ts'
+import { withDefaults, wrongWithValues } from '../src/helper/helper.ts'
 
-const table = (name: string) => readFileSync(new URL(`../../tables/${name}`, import.meta.url))
+const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import.meta.url))
 const reader = createReader(table('words.bin'), table('reader.bin'))
 const problems = (instruction: string) => instructionProblems({ instruction, inputs: [] }).map(({ says }) => says)
 
