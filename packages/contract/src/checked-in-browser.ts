@@ -1,6 +1,7 @@
 import { Draft, Edit } from '@idolon/core'
 import type { TSchema } from '@sinclair/typebox'
 import { ChangeEvent } from './event.ts'
+import { HelperExport } from './helper.ts'
 import { hoist } from './hoist.ts'
 import { Problem } from './problem.ts'
 import { ROUTES } from './routes.ts'
@@ -8,6 +9,7 @@ import { ROUTES } from './routes.ts'
 const CHECKED: Record<string, TSchema> = {
   ...Object.fromEntries(ROUTES.flatMap(({ id, answer }) => (answer ? [[id, answer]] : []))),
   ChangeEvent,
+  HelperExport,
   Problem,
   Draft,
   Edit,

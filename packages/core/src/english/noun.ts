@@ -11,6 +11,7 @@ hay headgear heather ice ink iron ironwork ivory ivy jewellery jewelry knitwear 
 netting oak ornamentation paint paper parchment pastel pewter plaster plastic plumage porcelain pottery public rain rigging rope rubber rubble rust sackcloth sand satin scaffolding scenery seaweed shade silk silver
 skin slate snow soil stationery steel stone stonework straw stubble stucco swimwear tapestry tartan text thatch tile timber tin tracery traffic tulle turf tweed type typography underwear upholstery vegetation veneer velvet verdigris
 wallpaper water watercolor watercolour wax weather wickerwork wildlife wire wood woodland woodwork wool writing yarn lettering handwriting undergrowth white black dusk
+brushwork hatching shading grain handling misregistration daybreak midday space
 dawn noon midnight night film photography charcoal crayon oil tempera acrylic pencil`.split(/\s+/),
 )
 const PLURAL_OF_OWN = new Set('people men women children feet teeth geese mice oxen cattle police sheep deer fish fungi cacti dice clothes trousers jeans shorts scissors glasses spectacles goggles pyjamas overalls'.split(' '))

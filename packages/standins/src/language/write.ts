@@ -64,7 +64,9 @@ export function asSentences(subject: string, about: Subject, said: readonly Said
   const [medium = ''] = of(said, 'medium')
   const worn = details.filter((one) => lead(one) === 'in')
   const had = details.filter((one) => lead(one) === 'with')
-  const who = [subject, worn.length ? `in ${listed(worn)}` : '', had.length ? `with ${listed(had)}` : ''].filter(Boolean).join(' ')
+  const bears = [worn.length ? `in ${listed(worn)}` : '', had.length ? `with ${listed(had)}` : ''].filter(Boolean).join(' ')
+  // Between commas, so that what it bears does not run into what it does.
+  const who = bears ? `${subject}, ${bears},` : subject
   const does = [action, ...moreActions].filter(Boolean).join(', ')
   const when = hour ? hourSaid(hour) : ''
   const opening = way % 5
@@ -92,14 +94,14 @@ export function furtherSentences({ many }: Subject, { said, places, way }: { sai
   if (places.length) sentences.push(`${capital(listed(places))} ${places.length > 1 || isPlural(places[0] ?? '', knowledge().reader.words) ? 'close' : 'closes'} the view.`)
   const seen = framing === undefined ? '' : [withArticle(framing, true), framings.length ? `with ${listed(framings)}` : ''].filter(Boolean).join(' ')
   const lit = light === undefined ? '' : listed([light, ...lights])
-  if (seen && lit) sentences.push(turn === 0 ? `${it} seen in ${seen}, in ${lit}.` : turn === 1 ? `The framing is ${seen}, and the scene is lit by ${lit}.` : `${capital(seen)} shows ${many ? 'them' : 'it'} in ${lit}.`)
+  if (seen && lit) sentences.push(turn === 0 ? `${it} seen in ${seen}, in ${lit}.` : turn === 1 ? `${it} seen in ${seen}. The light is ${lit}.` : `${capital(seen)} shows ${many ? 'them' : 'it'} in ${lit}.`)
   else if (seen) sentences.push(`${it} seen in ${seen}.`)
-  else if (lit) sentences.push(`The scene is lit by ${lit}.`)
+  else if (lit) sentences.push(`It is shown in ${lit}.`)
   const made = medium === undefined ? '' : withArticle(medium, true)
   const palette = listed(colours)
   const worked = listed(techniques)
-  if (made) sentences.push(`The picture is ${made}${worked ? ` with ${worked}` : ''}${palette ? `, in ${palette}` : ''}.`)
+  if (made) sentences.push(`It is ${made}${worked ? ` with ${worked}` : ''}${palette ? `, in ${palette}` : ''}.`)
   else if (palette || worked) sentences.push(palette ? `The palette is ${palette}${worked ? `, worked with ${worked}` : ''}.` : `It is worked with ${worked}.`)
-  if (moods.length) sentences.push(turn === 1 ? `The whole feels ${listed(moods)}.` : `The mood is ${listed(moods)}.`)
+  if (moods.length) sentences.push(`The mood is ${listed(moods)}.`)
   return sentences
 }

@@ -15,6 +15,7 @@ const places = computed(() => [
   { name: 'Shelf', to: '/shelf' },
 ])
 const BESIDE = [
+  { name: 'Helpers', to: '/helpers' },
   { name: 'Glossary', to: '/glossary' },
   { name: 'Engines', to: '/engines' },
 ]

@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: '/proofs/:proof', name: 'proof', component: () => import('../proofs/ProofView.vue'), meta: { title: 'Proof' } },
     { path: '/shelf', name: 'shelf', component: () => import('../shelf/ShelfView.vue'), meta: { title: 'Shelf' } },
     { path: '/bin', name: 'bin', component: () => import('../bin/BinView.vue'), meta: { title: 'Bin' } },
+    { path: '/helpers/:helper?', name: 'helpers', component: () => import('../helpers/HelpersView.vue'), meta: { title: 'Helpers' } },
     { path: '/glossary', name: 'glossary', component: () => import('../glossary/GlossaryView.vue'), meta: { title: 'Glossary' } },
     { path: '/engines', name: 'engines', component: () => import('../engines/EnginesView.vue'), meta: { title: 'Engines' } },
     { path: '/projects/:project', name: 'project', component: () => import('../projects/ProjectView.vue'), meta: { title: 'Project' } },

@@ -28,6 +28,7 @@ function panel(given: Finding[]) {
   const session = { draft, apply, change: (next: Partial<Draft>) => apply(editBetween(draft.value, { ...draft.value, ...next })), undo: () => undefined, view: new EditorView({ state: EditorState.create({ doc: text }) }) } as unknown as DraftSession
   const findings = {
     all,
+    ownWords: computed(() => []),
     current: computed(() => true),
     check: () => {
       all.value = all.value.filter(({ where }) => where?.in !== 'text' || where.end <= draft.value.text.length)

@@ -16,6 +16,7 @@ import TidyOffer from './TidyOffer.vue'
 
 /** The twelve facets in writing order with the phrases that the text says; text and outline are one thing. */
 const props = defineProps<{ session: DraftSession }>()
+const emit = defineEmits<{ otherwise: [phrase: OutlinePhrase] }>()
 /** What is shown with the text: nothing, what it says, or all twelve facets for filling fast. */
 const VIEWS = { text: 'Text only', outline: 'With outline', facets: 'By facet' } as const
 const shown = useLocalStorage<keyof typeof VIEWS>('idolon.desk-view', 'outline')
@@ -121,6 +122,7 @@ const actions = {
   show,
   entry: (phrase: OutlinePhrase) => openEntry(phrase),
   startReplacing: (phrase: OutlinePhrase) => (replacing.value = phrase),
+  otherwise: (phrase: OutlinePhrase) => emit('otherwise', phrase),
 }
 export type PhraseActions = typeof actions
 
@@ -171,6 +173,7 @@ function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
   else if (letter === 's') open(phrase, event, true)
   else if (letter === 'j') actions.join(phrase)
   else if (letter === 'g') openEntry(phrase)
+  else if (letter === 'w') actions.otherwise(phrase)
   else if (letter === '+' || letter === '-') actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + (letter === '+' ? 1 : -1))) as Emphasis)
   else return
   event.preventDefault()

@@ -47,6 +47,7 @@ function onKey(event: KeyboardEvent): void {
       <button role="menuitem" @click="run(() => actions.show(phrase))">Show in the text</button>
       <button role="menuitem" @click="run(() => actions.entry(phrase))">Glossary: what it does and brings <kbd>G</kbd></button>
       <button role="menuitem" @click="run(() => actions.startReplacing(phrase))">Replace <kbd>R</kbd></button>
+      <button role="menuitem" @click="run(() => actions.otherwise(phrase))">Say otherwise, with a helper <kbd>W</kbd></button>
       <button role="menuitem" @click="run(() => actions.off(phrase))">{{ phrase.off ? 'Put back' : 'Switch off' }} <kbd>O</kbd></button>
       <button role="menuitem" @click="run(() => actions.fixed(phrase))">{{ phrase.fixed ? 'Let helpers change it' : 'Fix: helpers may not change it' }} <kbd>F</kbd></button>
       <button role="menuitem" @click="run(() => actions.move(phrase, -1))">Move earlier <kbd>Ctrl Left</kbd></button>

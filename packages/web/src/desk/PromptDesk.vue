@@ -1,14 +1,19 @@
 <script setup lang="ts">
 import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
-import { draftFor, ELSEWHERE, type EngineChoice, findEngine, titleOf } from '@idolon/core'
+import { draftFor, ELSEWHERE, type EngineChoice, findEngine, outlineOf, type OutlinePhrase, titleOf } from '@idolon/core'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, toRaw, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
+import { useAsking } from '../asking/asking.ts'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
+import ProposalPlace from '../proposal/ProposalPlace.vue'
+import type { Around } from '../proposal/use-proposal.ts'
 import SavedText from '../shared/SavedText.vue'
 import { useEngines } from '../stores/engines.ts'
+import { useHelpers } from '../stores/helpers.ts'
+import { useModels } from '../stores/models.ts'
 import { useProjects } from '../stores/projects.ts'
 import { useRules } from '../stores/rules.ts'
 import ChecksPanel from './ChecksPanel.vue'
@@ -16,6 +21,7 @@ import ConflictDialog from './ConflictDialog.vue'
 import DeskHeader from './DeskHeader.vue'
 import { useDraftSession } from './draft-session.ts'
 import DraftText from './DraftText.vue'
+import HelpersPanel from './HelpersPanel.vue'
 import HistoryPanel from './HistoryPanel.vue'
 import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
@@ -43,7 +49,7 @@ const { known, runs, versions, tags } = facts
 const session = useDraftSession(props.prompt)
 const { draft } = session
 const starting = ref(false)
-const SIDES = { checks: 'Checks', output: 'Output', history: 'History' } as const
+const SIDES = { checks: 'Checks', output: 'Output', history: 'History', helpers: 'Helpers' } as const
 type Side = keyof typeof SIDES
 const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
 const engines = useEngines()
@@ -57,10 +63,36 @@ const output = useOutput(session, profile)
 const stops = computed(() => findings.all.value.filter(({ severity }) => severity === 'stop'))
 /** Stops that the writer has gone over once; the same ones are not asked about again. */
 const goneOver = ref('')
-const asking = ref(false)
+const stopsOpen = ref(false)
 const checks = useTemplateRef<InstanceType<typeof ChecksPanel>>('checks')
 const recent = useTemplateRef<InstanceType<typeof RecentProofs>>('recent')
 const outline = useTemplateRef<InstanceType<typeof OutlineRows>>('outline')
+const helping = useTemplateRef<InstanceType<typeof HelpersPanel>>('helping')
+const helpers = useHelpers()
+void Promise.all([helpers.load(), useModels().load()]).catch(() => undefined)
+const asking = useAsking({ projectId: props.prompt.projectId, promptId: props.prompt.id, draft: () => toRaw(draft.value) })
+void asking.reopen().catch(() => undefined)
+/** A proposal has the place beside the text until it is decided. */
+const deciding = computed(() => asking.turn.value !== undefined)
+const around = computed((): Around => ({ engine: profile.value, rules: house.rules, ownWords: findings.ownWords.value }))
+const phrases = computed((): OutlinePhrase[] => {
+  const read = session.reading.reading.value
+  return read ? outlineOf(read.text, read.reading, draft.value.marks).flatMap((row) => row.phrases).sort((a, b) => a.start - b.start) : []
+})
+const hereOf = ref<OutlinePhrase>()
+const firstEngine = computed(() => {
+  const [choice] = draft.value.engines
+  const found = choice && engines.find(choice.engine, choice.revision)
+  return found && `${found.id} ${found.revision}`
+})
+/** Opens a helper beside the text; of a phrase, what is to be said otherwise. */
+async function openHelper(id: string, phrase?: OutlinePhrase): Promise<void> {
+  asking.close()
+  side.value = 'helpers'
+  hereOf.value = phrase ?? phrases.value.find(({ start, end }) => start <= session.caret.value && session.caret.value <= end)
+  await nextTick()
+  await helping.value?.open(id)
+}
 const reuse = ref(false)
 const reuseVersion = ref<Version>()
 
@@ -107,7 +139,7 @@ async function tryIt(way: Way = {}): Promise<void> {
   wanted = way
   if (!findings.current.value) await findings.check()
   if (stops.value.length && goneOver.value !== stopsKey()) {
-    asking.value = true
+    stopsOpen.value = true
     return
   }
   await start(way)
@@ -188,18 +220,20 @@ useActions(() => [
   { name: 'Checks', words: 'problems errors findings', run: () => void lookAtStops() },
   { name: 'Output', words: 'what is sent', run: () => (side.value = 'output') },
   { name: 'History', words: 'versions compare', run: () => (side.value = 'history') },
+  ...helpers.all.map(({ id, body }) => ({ name: `Helper: ${body.name}`, words: `language model ask ${body.does} ${body.tags.join(' ')}`, run: () => void openHelper(id) })),
+  { name: 'Helpers', words: 'language model assistant', run: () => (asking.close(), (side.value = 'helpers')) },
   { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
   { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
 ])
 </script>
 
 <template>
-  <main class="desk">
+  <main class="desk" :class="{ deciding }">
     <div class="writing">
       <DeskHeader :known="known" :title="title" :tags="tags" :session="session" @change="facts.change" @put-back="putBack" />
       <div class="sheet">
         <DraftText :session="session" />
-        <OutlineRows ref="outline" :session="session">
+        <OutlineRows ref="outline" :session="session" @otherwise="openHelper('say-otherwise', $event)">
           <LeaveOutField :entries="draft.leaveOut" :house="house.rules.leaveOut" @change="session.change({ leaveOut: $event })" />
         </OutlineRows>
       </div>
@@ -209,13 +243,15 @@ useActions(() => [
       <RecentProofs ref="recent" :prompt-id="prompt.id" :project-id="prompt.projectId" :runs="runs" :session="session" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
     </div>
     <aside class="side">
-      <div class="choice" role="tablist" aria-label="Beside the text">
+      <ProposalPlace v-if="deciding" :asking="asking" :session="session" :around="around" :project-id="prompt.projectId" @close="asking.close()" />
+      <div v-show="!deciding" class="choice" role="tablist" aria-label="Beside the text">
         <button v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" role="tab" aria-controls="side-panel" :aria-selected="side === key" :tabindex="side === key ? 0 : -1" @click="side = key" @keydown.right="turn(1)" @keydown.left="turn(-1)">{{ name }}</button>
       </div>
-      <div id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
+      <div v-show="!deciding" id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
         <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
         <OutputPanel v-if="side === 'output'" :session="session" :draft="draft" :output="output" :profile="profile" :asked="profiles" @show="shownEngine = $event" />
         <HistoryPanel v-else-if="side === 'history'" :session="session" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
+        <HelpersPanel v-else-if="side === 'helpers'" ref="helping" :asking="asking" :prompt-id="prompt.id" :text="draft.text" :phrases="phrases" :here="hereOf" :engine="firstEngine" />
       </div>
       <p class="row-actions ends">
         <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>
@@ -223,7 +259,7 @@ useActions(() => [
       </p>
       <div class="labelled note"><span>Note</span><SavedText multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" /></div>
     </aside>
-    <StopsDialog v-model="asking" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
+    <StopsDialog v-model="stopsOpen" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
     <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />
     <ReuseDialog v-model="reuse" :title="reuseVersion ? `${title}, version ${reuseVersion.number}` : title" :prompt-id="prompt.id" :version-id="reuseVersion?.id" />
   </main>
@@ -234,6 +270,10 @@ useActions(() => [
   display: grid;
   grid-template-columns: minmax(560px, 1fr) minmax(300px, 372px);
   min-height: 100vh;
+}
+/* Old beside new wants room; the text keeps its own. */
+.desk.deciding {
+  grid-template-columns: minmax(560px, 1fr) minmax(360px, 500px);
 }
 .writing {
   display: grid;

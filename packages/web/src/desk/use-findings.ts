@@ -51,6 +51,6 @@ export function useFindings(session: DraftSession, engines: WatchSource<EnginePr
   )
   onScopeDispose(() => clearTimeout(timer))
 
-  return { all, check, current: computed(() => checked.value === session.draft.value) }
+  return { all, check, ownWords, current: computed(() => checked.value === session.draft.value) }
 }
 export type Findings = ReturnType<typeof useFindings>

@@ -40,6 +40,14 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
     ],
   },
   {
+    where: 'On a change that a helper proposes',
+    lines: [
+      { keys: 'Up, Down', does: 'Change before, change after' },
+      { keys: 'T', does: 'Take it' },
+      { keys: 'L', does: 'Leave it' },
+    ],
+  },
+  {
     where: 'On a phrase of the outline',
     lines: [
       { keys: 'Arrows', does: 'Phrase before, phrase after' },
@@ -53,6 +61,7 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
       { keys: 'S', does: 'Split it' },
       { keys: 'J', does: 'Join it with the next' },
       { keys: 'Ctrl Left, Right', does: 'Move it earlier, later' },
+      { keys: 'W', does: 'Say it otherwise, with a helper' },
       { keys: 'Delete', does: 'Remove it' },
       { keys: 'Escape', does: 'Back to the text' },
     ],

@@ -1,4 +1,5 @@
 import type { Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, Output, Reading, TextChange } from '@idolon/core'
+import type { ProposalUnit } from '@idolon/core/helper'
 import type { FixedFacet, Rewritten, Style, Trim } from '@idolon/core/reader'
 
 /** A question about the text that the worker has, by kind, with the answer it gets. */
@@ -15,6 +16,12 @@ export interface Asks {
   trim: { ask: { draft: Draft; engine: EngineProfile }; answer: Trim }
   /** All in which two drafts differ; of each unit, the edit of the first draft that makes it alone. */
   differences: { ask: { before: Draft; after: Draft }; answer: { difference: Difference; edit: Edit }[] }
+  /** What a helper proposes, unit by unit, with what the checks find in it that they do not find in the draft. */
+  proposal: { ask: { draft: Draft; proposed: Draft; engine?: EngineProfile | undefined; rules?: HouseRules | undefined; ownWords?: readonly string[] | undefined }; answer: { units: ProposalUnit[]; elsewhere: Finding[] } }
+  /** The edit that takes units of a proposal. */
+  take: { ask: { draft: Draft; proposed: Draft; chosen: readonly number[]; helper: { id: string; version: number } }; answer: Edit }
+  /** What is still proposed when units are left. */
+  leave: { ask: { draft: Draft; proposed: Draft; left: readonly number[] }; answer: Draft }
   /** What is wrong with a draft before it is tried; `ownWords` are right here though no dictionary has them. */
   check: { ask: { draft: Draft; engine?: EngineProfile | undefined; rules?: HouseRules | undefined; ownWords?: readonly string[] | undefined }; answer: Finding[] }
 }

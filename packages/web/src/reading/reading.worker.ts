@@ -66,6 +66,8 @@ function answer(question: Question): void {
     const read = ({ text, marks }: Draft) => own.reader!.read(text, fixedFacetsOf(marks)).phrases
     const differences = new Differences(before, after, read(before), read(after))
     say({ type: 'answer', id, answer: differences.list.map((difference, i) => ({ difference, edit: differences.edit([i]) })) })
+  } else if (question.kind === 'proposal' || question.kind === 'take' || question.kind === 'leave') {
+    answerProposal(question, own.reader)
   } else if (question.kind === 'trim') {
     say({ type: 'answer', id: question.id, answer: trimFor(question.draft, question.engine, own.reader) })
   } else {
@@ -75,6 +77,23 @@ function answer(question: Question): void {
     const answer = question.kind === 'complete' ? own.suggester.complete(question.typed, text, phrases, question.most) : own.suggester.suggest(question.facet, text, phrases, question.typed, question.most)
     say({ type: 'answer', id: question.id, answer })
   }
+}
+
+/** What belongs to helpers is loaded when a proposal is first looked at. */
+function answerProposal(question: Extract<Question, { kind: 'proposal' | 'take' | 'leave' }>, reader: Reader): void {
+  const { id, draft, proposed } = question
+  const phrasesOf = ({ text, marks }: Draft) => reader.read(text, fixedFacetsOf(marks)).phrases
+  const asked = Promise.all([import('@idolon/core/helper'), question.kind === 'proposal' ? checks(reader) : undefined]).then(([helper, check]) => {
+    if (question.kind === 'take') return helper.takeUnits(draft, proposed, phrasesOf, question.chosen, question.helper)
+    if (question.kind === 'leave') return helper.leaveUnits(draft, proposed, phrasesOf, question.left)
+    const around: Around = { engine: question.engine, rules: question.rules, ownWords: new Set(question.ownWords) }
+    const found = check ? helper.newFindings(draft.text.trim() ? check(draft, around) : [], check(proposed, around)) : []
+    return helper.proposalUnits(draft, proposed, phrasesOf, found)
+  })
+  asked.then(
+    (answer) => say({ type: 'answer', id, answer }),
+    (error: unknown) => setTimeout(() => { throw error }),
+  )
 }
 
 self.onmessage = ({ data }: MessageEvent<ToWorker>) => {

@@ -10,7 +10,7 @@ export const MEDIA: readonly MediumWords[] = [
   { said: 'gouache painting', means: /gouache|tempera|casein|picture[- ]book|storybook|illustration/i, techniques: ['dry brush on toned paper', 'flat opaque layers', 'visible brush marks'] },
   { said: 'oil painting', means: /\boils?\b|old master|impasto/i, techniques: ['visible brushwork on coarse canvas', 'thick paint in the lights', 'soft lost edges'] },
   { said: 'watercolour painting', means: /watercolou?r|aquarelle/i, techniques: ['wet-on-wet washes on rough paper', 'granulating pigment', 'soft bleeding edges'] },
-  { said: 'photograph', means: /photo|film still|snapshot|35mm|cinematic/i, techniques: ['85mm lens at f/4', 'fine film grain', '50mm lens'] },
+  { said: 'photograph', means: /photo|film still|snapshot|35mm|cinematic/i, techniques: ['85mm lens at f/4', 'fine film grain', 'natural film colours'] },
   { said: 'linocut', means: /linocut|lino print|woodcut|wood ?block|block print|relief print/i, techniques: ['bold carved lines', 'hand-pulled ink on fibrous paper', 'visible gouge marks'] },
   { said: 'engraving', means: /engraving|etching|drypoint|aquatint|copperplate/i, techniques: ['fine parallel hatching', 'plate tone on laid paper', 'crisp engraved lines'] },
   { said: 'charcoal drawing', means: /charcoal|pencil|graphite|chalk|crayon|drawing|sketch/i, techniques: ['smudged shading on laid paper', 'broken expressive lines', 'soft graded tones'] },

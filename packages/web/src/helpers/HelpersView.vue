@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { addHelpers, changeHelper, deleteHelper, type Helper, type HelperExport, type HelperVersion, type HelperWhole, putBack, readHelper, saveHelperVersion } from '@idolon/contract'
+import type { HelperBody } from '@idolon/core/helper'
+import { computed, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { hasShape } from '../api/shapes.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { download, fileName } from '../shared/download.ts'
+import { counted } from '../shared/said.ts'
+import { useEngines } from '../stores/engines.ts'
+import { useHelpers } from '../stores/helpers.ts'
+import { useModels } from '../stores/models.ts'
+import CaseSection from './CaseSection.vue'
+import HelperEditor from './HelperEditor.vue'
+import HelperVersions from './HelperVersions.vue'
+
+/** The instructions to language models: what each is told, its versions, and how well it does on its cases. */
+const route = useRoute()
+const router = useRouter()
+const helpers = useHelpers()
+const notices = useNotices()
+const task = useTask()
+void Promise.all([helpers.load(), useModels().load(), useEngines().load()]).catch(notices.showError)
+const file = useTemplateRef<HTMLInputElement>('file')
+const whole = shallowRef<HelperWhole>()
+const writing = shallowRef<{ body: HelperBody; isNew: boolean }>()
+const id = computed(() => String(route.params['helper'] ?? '') || helpers.all[0]?.id)
+
+const load = async (which: string | undefined) => {
+  if (which) whole.value = await call(readHelper, { params: { helper: which } })
+}
+watch(id, (which) => {
+  writing.value = undefined
+  whole.value = undefined
+  void task(() => load(which))
+}, { immediate: true })
+onChange((event) => {
+  if (event === 'reset' || event.kind === 'helpers') void load(id.value).catch(() => undefined)
+})
+const BLANK: HelperBody = { name: '', does: '', instruction: 'Change this prompt.\n\n{{ prompt }}\n\nNo praise, no lead-in, no settings.', answer: 'prompt', inputs: [], examples: [], model: null, temperature: 0.7, tags: [] }
+
+const save = (body: HelperBody, why: string, use: boolean) =>
+  task(async () => {
+    if (writing.value?.isNew) {
+      const [made] = await call(addHelpers, { body: { format: 'idolon-helpers-1', helpers: [{ body, why, cases: [] }] } })
+      await helpers.read()
+      writing.value = undefined
+      if (made) await router.push(`/helpers/${made.id}`)
+      return
+    }
+    if (!whole.value) return
+    whole.value = await call(saveHelperVersion, { params: { helper: whole.value.helper.id }, body: { body, why, use } })
+    writing.value = undefined
+    await helpers.read()
+    notices.show(`Version ${whole.value.versions[0]?.number} is kept${use ? ' and used from now on' : ''}. Its cases say whether it is better.`)
+  })
+const use = (version: HelperVersion) =>
+  task(async () => {
+    const before = whole.value?.helper
+    if (!before) return
+    whole.value = await call(changeHelper, { params: { helper: before.id }, body: { current: version.number } })
+    await helpers.read()
+    notices.show(`Version ${version.number} is used from now on.`, { action: { label: 'Undo', run: () => void task(async () => (whole.value = await call(changeHelper, { params: { helper: before.id }, body: { current: before.current } }))) } })
+  })
+const sayWhy = (number: number, text: string) => task(async () => whole.value && (whole.value = await call(changeHelper, { params: { helper: whole.value.helper.id }, body: { why: { number, text } } })))
+const exportOf = (one: HelperWhole): HelperExport => ({ format: 'idolon-helpers-1', helpers: [{ body: one.helper.body, why: one.versions.find(({ number }) => number === one.helper.current)?.why ?? '', cases: one.cases.map((saved) => saved.case) }] })
+const takeOut = (one: HelperWhole) => download(fileName(one.helper.body.name, 'json'), `${JSON.stringify(exportOf(one), null, 2)}\n`)
+const add = (given: HelperExport) =>
+  task(async () => {
+    const made = await call(addHelpers, { body: given })
+    await helpers.read()
+    notices.show(`${counted(made.length, 'helper')} added: ${made.map(({ body }) => body.name).join(', ')}.`)
+    if (made[0]) await router.push(`/helpers/${made[0].id}`)
+  })
+const copy = (one: HelperWhole) => {
+  const given = exportOf(one)
+  return add({ ...given, helpers: given.helpers.map((each) => ({ ...each, why: `A copy of ${one.helper.body.name}, version ${one.helper.current}.` })) })
+}
+async function bringIn(input: HTMLInputElement): Promise<void> {
+  const [given] = input.files ?? []
+  if (!given) return
+  const text = await given.text()
+  input.value = ''
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch {
+    notices.show(`${given.name} is no JSON file. Nothing was taken in.`, { problem: true })
+    return
+  }
+  if (!hasShape('HelperExport', value)) {
+    notices.show(`${given.name} holds no helpers as Idolon writes them. Nothing was taken in.`, { problem: true })
+    return
+  }
+  await add(value as HelperExport)
+}
+const remove = ({ id: which, body }: Helper) =>
+  task(async () => {
+    await router.push('/helpers')
+    await call(deleteHelper, { params: { helper: which } })
+    await helpers.read()
+    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Put it back', run: () => void task(async () => (await call(putBack, { params: { kind: 'helper', id: which } }), await helpers.read(), await router.push(`/helpers/${which}`))) } })
+  })
+</script>
+
+<template>
+  <main class="page helpers">
+    <header>
+      <h1 class="view-title">Helpers <span class="scope">for all projects</span></h1>
+      <p class="finding">
+        <button class="quiet" @click="writing = { body: BLANK, isNew: true }">Add a helper</button>
+        <button class="plain" @click="file?.click()">Bring helpers in</button>
+        <input ref="file" type="file" accept="application/json,.json" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="bringIn($event.target as HTMLInputElement)" />
+      </p>
+    </header>
+    <div class="columns">
+      <ul aria-label="Helpers">
+        <li v-for="one in helpers.all" :key="one.id">
+          <RouterLink class="row" :to="`/helpers/${one.id}`" :aria-current="one.id === id && !writing?.isNew ? 'true' : undefined">
+            <span class="name">{{ one.body.name }}</span>
+            <span class="soft">{{ one.shipped ? '' : 'yours, ' }}version {{ one.current }}{{ one.versions > 1 ? ` of ${one.versions}` : '' }}, {{ counted(one.cases, 'case') }}</span>
+          </RouterLink>
+        </li>
+      </ul>
+      <HelperEditor v-if="writing" :body="writing.body" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
+      <article v-else-if="whole" class="helper">
+        <h2>{{ whole.helper.body.name }} <span class="soft">{{ whole.helper.shipped ? 'ships with Idolon' : 'yours' }}, version {{ whole.helper.current }}{{ whole.helper.body.tags.length ? `; ${whole.helper.body.tags.join(', ')}` : '' }}</span></h2>
+        <p class="does">{{ whole.helper.body.does }}</p>
+        <pre class="exact instruction" tabindex="0" aria-label="Instruction">{{ whole.helper.body.instruction }}</pre>
+        <p class="row-actions">
+          <button class="quiet" @click="writing = { body: whole.helper.body, isNew: false }">Change it</button>
+          <button class="plain" @click="copy(whole)">Copy</button>
+          <button class="plain" @click="takeOut(whole)">Export as JSON</button>
+          <button v-if="!whole.helper.shipped" class="plain" @click="remove(whole.helper)">Delete</button>
+        </p>
+        <CaseSection :key="whole.helper.id" :whole="whole" @changed="whole = $event" />
+        <HelperVersions :whole="whole" @use="use" @why="sayWhy" />
+      </article>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.helpers {
+  display: grid;
+  gap: 12px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 200px minmax(0, 920px);
+  gap: 30px;
+  align-items: start;
+}
+.row {
+  display: grid;
+  padding: 5px 10px;
+  border-left: 2px solid transparent;
+  text-decoration: none;
+}
+.row .name {
+  font-family: var(--serif);
+  font-size: 16.5px;
+}
+.row .soft {
+  font-size: 12.5px;
+}
+.row:hover {
+  background: var(--wash);
+}
+.row[aria-current] {
+  border-color: var(--accent);
+  background: var(--wash);
+}
+.helper {
+  display: grid;
+  gap: 16px;
+}
+h2 {
+  font-family: var(--serif);
+  font-size: 20px;
+}
+h2 .soft {
+  margin-left: 6px;
+  font-family: var(--grotesque);
+  font-size: 13px;
+  font-weight: 400;
+}
+.does {
+  font-family: var(--serif);
+  font-size: 16px;
+}
+.instruction {
+  max-height: 300px;
+  overflow: auto;
+  padding: 12px 14px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import type { Turn } from '@idolon/contract'
+import type { IdeasAnswer } from '@idolon/core/helper'
+import { computed, ref, watch } from 'vue'
+import { counted } from '../shared/said.ts'
+
+/** Ideas by number: pick any or all, ask for more like one, unlike others. */
+const props = defineProps<{ turn: Turn; busy: boolean; canReplace?: boolean }>()
+const emit = defineEmits<{ make: [ideas: string[]]; replace: [idea: string]; more: [like: string, unlike: string[]] }>()
+const ideas = computed(() => (props.turn.value as IdeasAnswer | null)?.ideas ?? [])
+const chosen = ref<Set<number>>(new Set())
+const disliked = ref<Set<number>>(new Set())
+watch(
+  () => props.turn.id,
+  () => {
+    chosen.value = new Set()
+    disliked.value = new Set()
+  },
+)
+function toggled(which: ReadonlySet<number>, place: number): Set<number> {
+  const next = new Set(which)
+  if (!next.delete(place)) next.add(place)
+  return next
+}
+const picked = computed(() => ideas.value.filter((_, place) => chosen.value.has(place)))
+const not = computed(() => ideas.value.filter((_, place) => disliked.value.has(place)))
+/** “1, 3, 5-7”: chosen by number. */
+function byNumber(text: string): void {
+  const places = text.split(/[,;\s]+/).flatMap((part) => {
+    const [from = 0, to = from] = part.split(/[-–]/).map(Number)
+    return Array.from({ length: Math.max(0, Math.min(ideas.value.length, to) - from + 1) }, (_, i) => from + i - 1)
+  })
+  chosen.value = new Set(places.filter((place) => Number.isInteger(place) && place >= 0 && place < ideas.value.length))
+}
+</script>
+
+<template>
+  <div class="ideas">
+    <ol>
+      <li v-for="(idea, place) in ideas" :key="idea">
+        <label class="idea"><input type="checkbox" :checked="chosen.has(place)" @change="chosen = toggled(chosen, place)" /> <span><span class="number">{{ place + 1 }}</span> {{ idea }}</span></label>
+        <span class="row-actions">
+          <button v-if="canReplace" class="plain" :aria-label="`Write the draft anew from idea ${place + 1}`" @click="emit('replace', idea)">Into this draft</button>
+          <button class="plain" :disabled="busy" :aria-label="`More like idea ${place + 1}`" @click="emit('more', idea, not)">More like this</button>
+          <button class="plain" :aria-pressed="disliked.has(place)" :aria-label="`Not like idea ${place + 1}`" @click="disliked = toggled(disliked, place)">{{ disliked.has(place) ? 'not like this' : 'Not this' }}</button>
+        </span>
+      </li>
+    </ol>
+    <p class="row-actions">
+      <button class="do" :disabled="picked.length === 0" @click="emit('make', picked)">{{ picked.length > 1 ? `Make ${counted(picked.length, 'prompt')}` : 'Make a prompt of it' }}</button>
+      <button class="quiet" @click="chosen = new Set(chosen.size === ideas.length ? [] : ideas.keys())">{{ chosen.size === ideas.length ? 'Choose none' : 'Choose all' }}</button>
+      <label class="by"><span class="soft">or by number</span> <input class="field" placeholder="1, 3, 5-7" aria-label="Choose by number" @change="byNumber(($event.target as HTMLInputElement).value)" /></label>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.ideas,
+ol {
+  display: grid;
+  gap: 10px;
+}
+li {
+  display: grid;
+  gap: 2px;
+  padding-bottom: 6px;
+  border-bottom: 1px solid var(--rule);
+}
+.idea {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: baseline;
+  font-family: var(--serif);
+  font-size: 15.5px;
+  cursor: pointer;
+}
+.number {
+  font-family: var(--grotesque);
+  font-size: 12.5px;
+  color: var(--soft);
+  margin-right: 4px;
+}
+li .row-actions {
+  padding-left: 24px;
+  font-size: 13px;
+}
+[aria-pressed='true'] {
+  color: var(--accent);
+}
+.by .field {
+  width: 96px;
+}
+</style>

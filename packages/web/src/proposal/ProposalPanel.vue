@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import type { Turn } from '@idolon/contract'
+import { computed, watch } from 'vue'
+import type { DraftSession } from '../desk/draft-session.ts'
+import { counted } from '../shared/said.ts'
+import UnitsByFacet from './UnitsByFacet.vue'
+import { type Around, useProposal } from './use-proposal.ts'
+
+/** A whole prompt that came back, as changes of the draft. */
+const props = defineProps<{ turn: Turn; session: DraftSession; around: Around }>()
+const emit = defineEmits<{ decided: [taken: number, left: number] }>()
+const proposal = useProposal(props.session, () => (props.turn.proposed ? { proposed: props.turn.proposed, helper: props.turn.helper } : undefined), () => props.around)
+const { units, takeable, elsewhere, counts, current } = proposal
+const stops = computed(() => [...units.value.flatMap(({ findings }) => findings), ...elsewhere.value].filter(({ severity }) => severity === 'stop').length)
+/** What would be wrong with the whole and lies nowhere in particular. */
+const whole = computed(() => elsewhere.value.filter(({ severity }) => severity !== 'tip'))
+const decided = computed(() => current.value && units.value.length === 0)
+watch(decided, (now) => {
+  if (now && counts.value.taken + counts.value.left > 0) emit('decided', counts.value.taken, counts.value.left)
+})
+const why = computed(() => (props.turn.kind === 'engine' ? (props.turn.value as { why?: string } | null)?.why : undefined))
+</script>
+
+<template>
+  <div class="proposal">
+    <p v-if="why" class="why">{{ why }}</p>
+    <p v-if="turn.fixedLost.length" class="lost">Fixed words are missing from it: {{ turn.fixedLost.map((words) => `“${words}”`).join(', ') }}. They stay in the draft.</p>
+    <template v-if="units.length">
+      <p class="row-actions">
+        <span>{{ counted(units.length, 'change') }}<template v-if="stops">, {{ counted(stops, 'stop') }} among them</template></span>
+        <button class="do" :disabled="!current || takeable.length === 0" @click="proposal.take(units.filter(({ breaksFixed }) => !breaksFixed))">Take {{ units.length === takeable.length ? 'all' : `the ${units.filter(({ breaksFixed }) => !breaksFixed).length} that may be` }}</button>
+        <button class="quiet" :disabled="!current" @click="proposal.leave(units)">Leave all</button>
+      </p>
+      <UnitsByFacet :proposal="proposal" />
+      <p v-for="finding in whole" :key="finding.reason" class="found" :class="finding.severity">{{ finding.reason }}</p>
+    </template>
+    <p v-else-if="decided" role="status">{{ counts.taken + counts.left ? `Decided: ${counts.taken} taken, ${counts.left} left. Ctrl Z takes them back one by one.` : 'The draft says all of it already.' }}</p>
+    <p v-else class="soft" role="status">Held against the draft ...</p>
+  </div>
+</template>
+
+<style scoped>
+.proposal {
+  display: grid;
+  gap: 12px;
+}
+.why {
+  font-family: var(--serif);
+  font-size: 15px;
+}
+.lost,
+.found {
+  padding-left: 10px;
+  border-left: 1px solid var(--rule-strong);
+}
+.lost,
+.found.stop {
+  border-left: 2px solid var(--accent);
+}
+</style>

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { createPrompt, saveEdits, type Turn } from '@idolon/contract'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { call } from '../api/call.ts'
+import { type Asking, isOpen } from '../asking/asking.ts'
+import GrowingAnswer from '../asking/GrowingAnswer.vue'
+import TurnFacts from '../asking/TurnFacts.vue'
+import type { DraftSession } from '../desk/draft-session.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { counted } from '../shared/said.ts'
+import AlternativesPanel from './AlternativesPanel.vue'
+import ExplanationPanel from './ExplanationPanel.vue'
+import IdeasPanel from './IdeasPanel.vue'
+import LeaveOutsPanel from './LeaveOutsPanel.vue'
+import ProposalPanel from './ProposalPanel.vue'
+import QuestionsPanel from './QuestionsPanel.vue'
+import TwoProposals from './TwoProposals.vue'
+import type { Around } from './use-proposal.ts'
+
+/** What a helper answered, in the one place beside the text until it is decided; going on happens here, too. */
+const props = defineProps<{ asking: Asking; session: DraftSession; around: Around; projectId: string }>()
+const emit = defineEmits<{ close: [] }>()
+const notices = useNotices()
+const task = useTask()
+const router = useRouter()
+const further = ref('')
+
+const turn = computed(() => props.asking.turn.value)
+const other = computed(() => props.asking.other.value)
+const pair = computed((): [Turn, Turn] | undefined => (turn.value && other.value && turn.value.proposed && other.value.proposed ? [turn.value, other.value] : undefined))
+const takes = computed(() => props.asking.turns.value.filter(({ id }) => id !== other.value?.id))
+const says = (one: Turn) => (one.further ? one.further : '')
+const canGoOn = computed(() => turn.value?.state === 'done')
+watch(turn, () => (further.value = ''))
+
+async function send(): Promise<void> {
+  const said = further.value.trim()
+  if (said && turn.value) await props.asking.goOn(turn.value, said)
+}
+const decided = (one: Turn, taken: number, left: number) => void props.asking.decide(one.id, taken, left)
+const makePrompts = (ideas: string[]) =>
+  task(async () => {
+    for (const idea of ideas) {
+      const prompt = await call(createPrompt, { body: { projectId: props.projectId } })
+      await call(saveEdits, { params: { prompt: prompt.id }, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ text: [{ from: 0, to: 0, insert: idea }] }] } })
+      if (ideas.length === 1) await router.push(`/desk/${prompt.id}`)
+    }
+    if (ideas.length > 1) notices.show(`${counted(ideas.length, 'prompt')} made in this project.`, { action: { label: 'See them', run: () => void router.push('/shelf') } })
+  })
+const replace = (idea: string) => {
+  const { text } = props.session.draft.value
+  props.session.change({ text: idea, marks: [] })
+  notices.show('The draft begins anew from the idea.', text.trim() ? { action: { label: 'Undo', run: props.session.undo } } : {})
+}
+const more = (like: string, unlike: string[]) => turn.value && props.asking.ask({ helper: 'more-like-this', models: [turn.value.model.id], values: { like, unlike: unlike.join('\n'), count: 10 } })
+</script>
+
+<template>
+  <section v-if="turn" class="place" :aria-label="`What ${turn.helper.name} answers`">
+    <header>
+      <h2>{{ turn.helper.name }} <span class="soft">{{ pair || (other && !pair) ? 'two models' : turn.model.name }}{{ turn.model.simulated ? ', simulated' : '' }}</span></h2>
+      <button class="plain" @click="emit('close')">Put away</button>
+    </header>
+    <p v-if="takes.length > 1" class="row-actions takes" role="group" aria-label="Answers">
+      <button v-for="(one, i) in takes" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.shown.value = one.id">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Take ${i + 1}` }}</button>
+    </p>
+
+    <TwoProposals v-if="pair" :key="pair[0].id + pair[1].id" :turns="pair" :session="session" :around="around" />
+    <template v-for="one in pair ? [] : [turn, ...(other ? [other] : [])]" v-else :key="one.id">
+      <h3 v-if="other">{{ one.model.name }}</h3>
+      <GrowingAnswer v-if="isOpen(one)" :turn="one" :text="asking.texts[one.id] ?? ''" />
+      <div v-else-if="one.state !== 'done'" class="problem" role="alert">
+        <p>{{ one.problem }}</p>
+        <p class="row-actions"><button class="quiet" @click="asking.again(one)">Send the question again</button></p>
+      </div>
+      <QuestionsPanel v-else-if="one.kind === 'questions'" :turn="one" :session="session" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
+      <IdeasPanel v-else-if="one.kind === 'ideas'" :turn="one" :busy="asking.busy.value" can-replace @make="makePrompts" @replace="replace" @more="more" />
+      <AlternativesPanel v-else-if="one.kind === 'alternatives'" :turn="one" :session="session" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
+      <ExplanationPanel v-else-if="one.kind === 'explanation'" :turn="one" :session="session" />
+      <LeaveOutsPanel v-else-if="one.kind === 'leave-outs'" :turn="one" :session="session" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
+      <ProposalPanel v-else :turn="one" :session="session" :around="around" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
+    </template>
+
+    <p v-if="asking.busy.value"><button class="quiet" @click="asking.stop()">Stop</button></p>
+    <form v-if="canGoOn && !asking.busy.value && !pair" class="on" @submit.prevent="send">
+      <label class="labelled"><span>Go on from this answer</span><input v-model="further" class="field" maxlength="2000" placeholder="shorter; at night; without the dog" /></label>
+      <button class="quiet" :disabled="!further.trim()">Ask for that</button>
+      <button type="button" class="plain" @click="asking.twoMore(turn)">Two more takes</button>
+    </form>
+    <TurnFacts v-for="one in [turn, ...(other ? [other] : [])].filter((each) => !isOpen(each))" :key="one.id" :turn="one" />
+  </section>
+</template>
+
+<style scoped>
+.place {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 14px;
+  padding-bottom: 6px;
+  border-bottom: 1px solid var(--rule);
+}
+h2 .soft {
+  margin-left: 6px;
+  font-size: 13px;
+  font-weight: 400;
+}
+.takes {
+  gap: 6px 16px;
+}
+[aria-pressed='true'] {
+  font-weight: 600;
+  text-decoration-color: var(--accent);
+  text-decoration-thickness: 2px;
+}
+.problem {
+  display: grid;
+  gap: 8px;
+  padding-left: 11px;
+  border-left: 2px solid var(--accent);
+}
+.on {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: end;
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
+.on .labelled {
+  flex: 1 1 200px;
+}
+.on .field {
+  width: 100%;
+}
+.on .plain {
+  align-self: center;
+}
+</style>

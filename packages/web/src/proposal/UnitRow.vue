@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import type { ProposalUnit } from '@idolon/core/helper'
+import { computed, ref } from 'vue'
+import { letterKeys } from '../keys/keys.ts'
+import { sayDifference } from '../proofs/difference-words.ts'
+import { useEngines } from '../stores/engines.ts'
+
+/** One change that a helper proposes: what is there, what would be, and what the checks say of it. */
+const props = defineProps<{ unit: ProposalUnit; ready: boolean }>()
+const emit = defineEmits<{ take: []; leave: [] }>()
+const engines = useEngines()
+const root = ref<HTMLElement>()
+const takeButton = ref<HTMLButtonElement>()
+const difference = computed(() => props.unit.difference)
+const grave = computed(() => props.unit.findings.filter(({ severity }) => severity !== 'tip'))
+const words = computed(() => difference.value.kind === 'phrase')
+
+function step(by: number): void {
+  const rows = [...(root.value?.closest('.units')?.querySelectorAll<HTMLElement>('[data-unit]') ?? [])]
+  rows[rows.indexOf(takeButton.value!) + by]?.focus()
+}
+/** What cannot be taken can still be reached, so that one may read why. */
+function take(): void {
+  if (!props.unit.breaksFixed) emit('take')
+}
+function onKey(event: KeyboardEvent): void {
+  const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
+  if (event.key === 'ArrowDown') step(1)
+  else if (event.key === 'ArrowUp') step(-1)
+  else if (letter === 't') take()
+  else if (letter === 'l') emit('leave')
+  else return
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <li ref="root" class="unit" @keydown="onKey">
+    <div class="said">
+      <template v-if="words">
+        <span v-if="difference.a" class="was">{{ difference.a }}</span>
+        <span v-if="difference.change === 'moved'" class="soft">stands elsewhere</span>
+        <ins v-else-if="difference.b" class="now">{{ difference.b }}</ins>
+        <span v-else class="soft">goes</span>
+      </template>
+      <span v-else>{{ sayDifference(difference, engines.named) }}</span>
+      <p v-for="finding in grave" :key="finding.reason" class="found" :class="finding.severity">{{ finding.reason }}</p>
+      <p v-if="unit.breaksFixed" class="found stop">It would change words that you fixed, so it can only be left.</p>
+    </div>
+    <div class="row-actions acts">
+      <button ref="takeButton" data-unit class="plain strong" :aria-disabled="!ready || unit.breaksFixed" :aria-label="`Take: ${sayDifference(difference, engines.named)}`" @click="take">Take</button>
+      <button class="plain" :aria-disabled="!ready" :aria-label="`Leave: ${sayDifference(difference, engines.named)}`" @click="emit('leave')">Leave</button>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.unit {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 12px;
+  align-items: baseline;
+  padding: 3px 0 3px 8px;
+  border-bottom: 1px solid var(--rule);
+}
+.said {
+  font-family: var(--serif);
+  font-size: 15px;
+  overflow-wrap: anywhere;
+}
+.was {
+  color: var(--soft);
+}
+.was + .now::before,
+.was + .soft::before {
+  content: '→ ';
+  color: var(--soft);
+}
+.now {
+  text-decoration: none;
+  background: var(--added);
+}
+.found {
+  margin: 2px 0 2px;
+  padding-left: 8px;
+  border-left: 1px solid var(--rule-strong);
+  font-family: var(--grotesque);
+  font-size: 13px;
+}
+.found.stop {
+  border-left: 2px solid var(--accent);
+}
+.acts {
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,18 @@
+import { type Helper, listHelpers } from '@idolon/contract'
+import { defineStore } from 'pinia'
+import { shallowRef } from 'vue'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+
+export const useHelpers = defineStore('helpers', () => {
+  const all = shallowRef<Helper[]>([])
+  const read = async () => void (all.value = await call(listHelpers, {}))
+  async function load(): Promise<void> {
+    if (all.value.length === 0) await read()
+  }
+  onChange((event) => {
+    if (all.value.length && (event === 'reset' || event.kind === 'helpers')) void read().catch(() => undefined)
+  })
+  const find = (id: string): Helper | undefined => all.value.find((one) => one.id === id)
+  return { all, load, read, find }
+})
