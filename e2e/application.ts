@@ -25,6 +25,9 @@ export const test = base.extend<{ strict: undefined }>({
 export async function engine(settings: { delayMs?: number; fault?: string; times?: number }): Promise<void> {
   await fetch(`${process.env['E2E_ENGINE'] ?? ''}/v1/standin`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(settings) })
 }
+export async function models(settings: { delayMs?: number; misbehaviour?: string; times?: number; gullible?: boolean }): Promise<void> {
+  await fetch(`${process.env['E2E_MODELS'] ?? ''}/v1/standin`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(settings) })
+}
 export const engineUsage = async (): Promise<{ charged: number; pictures: number }> => (await fetch(`${process.env['E2E_ENGINE'] ?? ''}/v1/usage`)).json() as Promise<{ charged: number; pictures: number }>
 
 export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {

@@ -36,6 +36,9 @@ export class Launched {
   get engineAddress(): string {
     return this.#find(/simulated engine\s+process \d+, (http:\S+)/)
   }
+  get modelAddress(): string {
+    return this.#find(/language models\s+process \d+, (http:\S+)/)
+  }
   get serverPid(): number {
     return Number(this.#find(/server\s+process (\d+)/))
   }

@@ -12,6 +12,7 @@ export default async function startApplication(): Promise<() => Promise<void>> {
   const launched = await Launched.start(['--data', data, '--no-delay'], { DATABASE_URL: await createDatabase(base, 'e2e') })
   process.env['E2E_ADDRESS'] = launched.address
   process.env['E2E_ENGINE'] = launched.engineAddress
+  process.env['E2E_MODELS'] = launched.modelAddress
   process.env['E2E_DATA'] = data
   return async () => {
     await launched.end()

@@ -24,6 +24,7 @@ async function addresses(): Promise<[string, string][]> {
     ['Shelf', '/shelf'],
     ['Bin', '/bin'],
     ['Project', `/projects/${prompt?.projectId}`],
+    ['Helpers', '/helpers/fill-out'],
     ['Glossary', '/glossary?q=rim'],
     ['Engines', '/engines'],
     ['Not found', '/nowhere'],
@@ -47,6 +48,16 @@ for (const dark of [false, true]) {
       await expect(page.getByRole('main')).toBeVisible()
       await page.waitForTimeout(600)
       await look(name)
+      if (name === 'Helpers') {
+        await page.getByRole('button', { name: 'One word', exact: true }).click()
+        await look('Helpers, a case')
+        await page.getByRole('button', { name: 'Change it' }).click()
+        await look('Helpers, writing')
+      }
+      if (name === 'Engines') {
+        await page.getByRole('button', { name: /^Quoin/ }).click()
+        await look('Engines, a model')
+      }
       if (name === 'Desk') {
         await page.locator('.outline .phrase').first().click()
         await expect(page.getByRole('menu')).toBeVisible()
@@ -59,6 +70,14 @@ for (const dark of [false, true]) {
         await page.waitForTimeout(400)
         await look('Desk, entry of a phrase')
         await page.keyboard.press('Escape')
+        await page.getByRole('tab', { name: 'Helpers' }).click()
+        await page.locator('.helpers .name').first().click()
+        await look('Desk, helpers')
+        await page.getByRole('button', { name: 'Ask', exact: true }).click()
+        await expect(page.getByRole('button', { name: 'Take all' })).toBeVisible({ timeout: 20_000 })
+        await look('Desk, proposal')
+        await page.getByRole('button', { name: 'Leave all' }).click()
+        await page.getByRole('button', { name: 'Put away' }).click()
         await page.getByRole('tab', { name: 'Output' }).click()
         await page.getByRole('button', { name: 'Beside other engines' }).click()
         await page.waitForTimeout(600)

@@ -1,5 +1,5 @@
 import type { Model } from '@idolon/contract'
-import { chatConnection, fillModelBody, type Message, type ModelConnection, type ModelProfile, SHIPPED_MODELS } from '@idolon/core/helper'
+import { ANSWERS, chatConnection, fillModelBody, type Message, type ModelConnection, type ModelProfile, proseSoFar, SHIPPED_MODELS } from '@idolon/core/helper'
 import type { Static } from '@sinclair/typebox'
 import type { Misbehaviour } from '@idolon/contract'
 import type { Actor } from '../actor.ts'
@@ -20,7 +20,7 @@ const NO_USAGE: Model['usage'] = { answered: 0, failed: 0, medianMs: null, spent
 
 export interface ModelQuestion {
   messages: readonly Message[]
-  schema: { name: string; schema: unknown } | undefined
+  schema: { name: string; schema: unknown }
   temperature: number
   seed: number
   signal?: AbortSignal
@@ -92,7 +92,7 @@ export class Models {
         connection,
         secret,
         messages,
-        values: { model: profile.model, temperature, seed, mostOut: profile.mostOut, ...(schema ? { schema: schema.schema, schemaName: schema.name } : {}) },
+        values: { model: profile.model, temperature, seed, mostOut: profile.mostOut, schema: schema.schema, schemaName: schema.name },
         timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs,
         ...(signal ? { signal } : {}),
         ...(heard ? { heard } : {}),
@@ -104,8 +104,8 @@ export class Models {
     const profile = await this.demand(id)
     const began = performance.now()
     try {
-      const { text } = await this.ask(profile, { messages: [{ role: 'user', content: 'Fill out this prompt in about 20 words: <material name="prompt">\na heron\n</material>' }], schema: undefined, temperature: 0.7, seed: 7 })
-      return { said: text.slice(0, 600), tookMs: Math.round(performance.now() - began), problem: null }
+      const { text } = await this.ask(profile, { messages: [{ role: 'user', content: 'Fill out this prompt in about 20 words: <material name="prompt">\na heron\n</material>' }], schema: { name: 'prompt', schema: ANSWERS.prompt.schema }, temperature: 0.7, seed: 7 })
+      return { said: (proseSoFar(text, 'prompt') || text).slice(0, 600), tookMs: Math.round(performance.now() - began), problem: null }
     } catch (error) {
       if (!(error instanceof ServiceFailure)) throw error
       return { said: null, tookMs: Math.round(performance.now() - began), problem: error.reason }

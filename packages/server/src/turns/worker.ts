@@ -1,8 +1,8 @@
 import type { Draft } from '@idolon/core'
-import { type AnswerKind, ANSWERS, costOf, type HelperBody, HelperCase, type HelperValues, judge, judgedOf, type Message, piecesOf, proposedDraft, takeAnswer, type Taken } from '@idolon/core/helper'
+import { type AnswerKind, ANSWERS, costOf, type HelperBody, HelperCase, type HelperValues, type IdeasAnswer, judge, judgedOf, type Message, piecesOf, proposedDraft, takeAnswer, type Taken, withoutRepeats } from '@idolon/core/helper'
 import type { Static } from '@sinclair/typebox'
 import { randomUUID } from 'node:crypto'
-import { setTimeout as sleep } from 'node:timers/promises'
+import { setImmediate as pause, setTimeout as sleep } from 'node:timers/promises'
 import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
 import type { Engines } from '../engines/engines.ts'
@@ -21,6 +21,9 @@ const LEASE_SECONDS = 8
 const RENEW_MS = 2_000
 /** Turns at once in this process. */
 const AT_ONCE = 4
+/** Prompts of a project that ideas are held against, and comparisons after which other requests have their turn. */
+const MOST_COMPARED = 60
+const AT_A_STRETCH = 10
 /** How often a growing answer is written down at most. */
 const WRITE_MS = 40
 /** How often a service that is busy or failing is asked before that is an answer. */
@@ -183,8 +186,24 @@ export class TurnWorker {
     return { ...failed(`${taken.ok ? '' : taken.problem} It was asked for twice. The draft is as it was; the answer is kept below as it came.`), state: 'refused', text, earlier, tries: 2 }
   }
 
+  /** Ideas that are nearly a prompt of the project, or nearly one another, are left out: a model may not have kept to what it was told. */
+  async #fresh(task: Task, { ideas }: IdeasAnswer): Promise<{ value: IdeasAnswer; mended: string[] }> {
+    const { near } = await judgingTools(undefined, undefined)
+    const rows = task.case_run_id ? [] : await this.db('drafts').join('prompts', 'prompts.id', 'drafts.prompt_id').where({ project_id: task.project_id }).whereNull('prompts.deleted_at').orderBy('prompts.changed_at', 'desc').limit(MOST_COMPARED).select<{ text: string }[]>(this.db.raw(`left(drafts.body->>'text', 400) as text`))
+    let compared = 0
+    const { kept, gone } = await withoutRepeats(ideas, rows.map(({ text }) => text).filter((text) => text.trim() !== ''), async (a, b) => {
+      if (++compared % AT_A_STRETCH === 0) await pause()
+      return near(a, b)
+    })
+    return gone && kept.length ? { value: { ideas: kept }, mended: [`${gone === 1 ? 'One idea was' : `${gone} ideas were`} nearly what the project has, or nearly another, and left out.`] } : { value: { ideas }, mended: [] }
+  }
+
   async #taken(task: Task, taken: Taken & { ok: true }, { text, earlier, tries }: { text: string; earlier: string[]; tries: number }): Promise<Outcome> {
     const reader = await promptReader()
+    if (task.kind === 'ideas') {
+      const { value, mended } = await this.#fresh(task, taken.value as IdeasAnswer)
+      return { state: 'done', problem: null, text, earlier, value, mended: [...taken.mended, ...mended], proposed: null, fixedLost: [], tries }
+    }
     const engine = engineFor({ ...task, values: task.given, engines: (await this.engines.list()).map(({ profile }) => profile) })
     const proposed = proposedDraft(task.draft, task.kind, taken.value, { reader, asJson: engine?.reads === 'json' || /^\s*\{/.test(task.draft.text) })
     return { state: 'done', problem: null, text, earlier, value: taken.value, mended: [...taken.mended, ...(proposed?.mended ?? [])], proposed: proposed?.draft ?? null, fixedLost: proposed?.fixedLost ?? [], tries }

@@ -152,7 +152,9 @@ function written(text: string, said: readonly Said[], { style, bare, phrase, sub
     return asList([...before.map((one) => one.text), first, ...after.map(({ text: words }) => words)])
   }
   if (bare) return asSentences(named(text, subject), subject.kind === 'idea' ? { ...subject, many: false } : subject, said, way)
-  if (!isSentences(text)) return rewritten(text, said.filter(({ facet, further }) => facet !== 'setting' || !further), 'sentences')
+  // Several subjects may be one and what it is called: then the words stay as they stand.
+  const one = knowledge().reader.read(text).phrases.filter(({ facet }) => facet === 'subject').length <= 1
+  if (!isSentences(text) && one) return rewritten(text, said.filter(({ facet, further }) => facet !== 'setting' || !further), 'sentences')
   const of = (facet: Facet) => said.filter((one) => one.facet === facet).map((one) => one.text)
   const [action] = of('action')
   const setting = said.find(({ facet, further }) => facet === 'setting' && !further)?.text

@@ -46,5 +46,5 @@ export function subjectOf(said: string): Subject {
   const found = ABOVE.map(([kind, nouns]) => ({ kind, steps: Math.min(...nouns.map((above) => kin.below(noun, above)).filter((steps) => steps >= 0), 99) })).find(({ steps }) => steps < 99)
   // A word that no dictionary has is more often the name of a thing than of an idea.
   const unknown = reader.words.find(noun) === undefined
-  return { kind: found?.kind ?? (PEOPLE.test(noun) ? 'person' : unknown ? 'thing' : 'idea'), noun, many }
+  return { kind: found?.kind ?? (PEOPLE.test(noun) || (unknown && /^\p{Lu}/u.test(said.trim())) ? 'person' : unknown ? 'thing' : 'idea'), noun, many }
 }

@@ -123,10 +123,15 @@ export function useAsking(about: AskedAbout) {
   /** Takes up what was open when the page was left. */
   async function reopen(): Promise<void> {
     if (!about.promptId) return
-    const [last] = await call(listTurns, { params: { prompt: about.promptId } })
+    const list = await call(listTurns, { params: { prompt: about.promptId } })
+    const [last] = list
     if (!last || turns.value.length || last.taken || last.state === 'stopped' || Date.now() - Date.parse(last.askedAt) > REOPENED_MS) return
-    follow(last)
-    shown.value = last.id
+    // Of two models asked at once both come back, the first on the left.
+    const other = list.find((one) => one.id !== last.id && one.helper.id === last.helper.id && one.seed === last.seed && one.model.id !== last.model.id && !one.taken && one.state !== 'stopped')
+    const [first, second] = other ? [other, last] : [last]
+    for (const one of [first, second]) if (one) follow(one)
+    shown.value = first.id
+    beside.value = second?.id
   }
   return { turns, shown, beside, turn, other, texts, busy, ask, goOn, twoMore, again, stop, close, decide, reopen, follow }
 }

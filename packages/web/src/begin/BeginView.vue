@@ -8,6 +8,7 @@ import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
 import PromptRow from '../shared/PromptRow.vue'
+import BeginFromIdea from './BeginFromIdea.vue'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 
@@ -70,6 +71,10 @@ const empty = computed(() => recent.value?.length === 0)
         <li>
           <h2><button class="do" @click="fromNothing">New prompt</button></h2>
           <p class="soft">An empty sheet in {{ projects.current?.name ?? 'a first project' }}. Write what the picture shows; everything is kept as you type.</p>
+        </li>
+        <li v-if="projects.current">
+          <h2>From an idea</h2>
+          <BeginFromIdea :key="projects.current.id" :project-id="projects.current.id" :project-name="projects.current.name" />
         </li>
         <li>
           <h2>From a proven prompt</h2>

@@ -7,6 +7,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import { download, fileName } from '../shared/download.ts'
 import { useEngines } from '../stores/engines.ts'
 import EngineConnection from './EngineConnection.vue'
+import ModelsSection from './ModelsSection.vue'
 import ProfileForm from './ProfileForm.vue'
 import { profileRows } from './profile-words.ts'
 
@@ -135,6 +136,7 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
         </p>
       </article>
     </div>
+    <ModelsSection />
   </main>
 </template>
 

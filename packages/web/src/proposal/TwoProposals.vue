@@ -16,7 +16,8 @@ const key = ({ difference }: ProposalUnit) => difference.facet ?? (difference.ki
 const rows = computed(() =>
   [...FACETS, 'leave out', 'settings'].flatMap((facet) => {
     const lists = sides.map(({ units }) => units.value.filter((unit) => key(unit) === facet))
-    return lists.some((list) => list.length) ? [{ name: name(facet), lists }] : []
+    const was = [...new Set(lists.flat().flatMap(({ difference }) => (difference.a && difference.kind === 'phrase' ? [difference.a] : [])))]
+    return lists.some((list) => list.length) ? [{ name: name(facet), lists, was }] : []
   }),
 )
 /** Said by both in the same words. */
@@ -35,8 +36,9 @@ const ready = computed(() => sides.every(({ current }) => current.value))
     <div class="units">
       <section v-for="row in rows" :key="row.name" class="row" :aria-label="row.name">
         <h3>{{ row.name }}</h3>
+        <p v-if="row.was.length" class="was"><span class="soft">now</span> {{ row.was.join('; ') }}</p>
         <ul v-for="(list, side) in row.lists" :key="side" :aria-label="turns[side as 0 | 1].model.name">
-          <UnitRow v-for="unit in list" :key="`${unit.index} ${unit.difference.b}`" :unit="unit" :ready="sides[side as 0 | 1].current.value" @take="sides[side as 0 | 1].take([unit])" @leave="sides[side as 0 | 1].leave([unit])" />
+          <UnitRow v-for="unit in list" :key="`${unit.index} ${unit.difference.b}`" :unit="unit" narrow :ready="sides[side as 0 | 1].current.value" @take="sides[side as 0 | 1].take([unit])" @leave="sides[side as 0 | 1].leave([unit])" />
           <li v-if="list.length === 0" class="soft none">nothing</li>
         </ul>
       </section>
@@ -55,6 +57,19 @@ const ready = computed(() => sides.every(({ current }) => current.value))
   grid-template-columns: 66px minmax(0, 1fr) minmax(0, 1fr);
   gap: 0 14px;
   align-items: start;
+}
+.was {
+  grid-column: 2 / -1;
+  padding: 3px 0 0 8px;
+  font-family: var(--serif);
+  font-size: 15px;
+}
+.was .soft {
+  font-family: var(--grotesque);
+  font-size: 12.5px;
+}
+.row > ul:first-of-type {
+  grid-column: 2;
 }
 h3 {
   padding-top: 4px;

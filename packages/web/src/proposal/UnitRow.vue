@@ -6,7 +6,7 @@ import { sayDifference } from '../proofs/difference-words.ts'
 import { useEngines } from '../stores/engines.ts'
 
 /** One change that a helper proposes: what is there, what would be, and what the checks say of it. */
-const props = defineProps<{ unit: ProposalUnit; ready: boolean }>()
+const props = defineProps<{ unit: ProposalUnit; ready: boolean; narrow?: boolean }>()
 const emit = defineEmits<{ take: []; leave: [] }>()
 const engines = useEngines()
 const root = ref<HTMLElement>()
@@ -35,10 +35,10 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <li ref="root" class="unit" @keydown="onKey">
+  <li ref="root" class="unit" :class="{ narrow }" @keydown="onKey">
     <div class="said">
       <template v-if="words">
-        <span v-if="difference.a" class="was">{{ difference.a }}</span>
+        <span v-if="difference.a && !narrow" class="was">{{ difference.a }}</span>
         <span v-if="difference.change === 'moved'" class="soft">stands elsewhere</span>
         <ins v-else-if="difference.b" class="now">{{ difference.b }}</ins>
         <span v-else class="soft">goes</span>
@@ -63,6 +63,9 @@ function onKey(event: KeyboardEvent): void {
   padding: 3px 0 3px 8px;
   border-bottom: 1px solid var(--rule);
 }
+.unit.narrow {
+  grid-template-columns: minmax(0, 1fr);
+}
 .said {
   font-family: var(--serif);
   font-size: 15px;
@@ -71,10 +74,8 @@ function onKey(event: KeyboardEvent): void {
 .was {
   color: var(--soft);
 }
-.was + .now::before,
-.was + .soft::before {
-  content: '→ ';
-  color: var(--soft);
+.was::after {
+  content: ' → ';
 }
 .now {
   text-decoration: none;
