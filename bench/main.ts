@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { autosave } from './autosave.ts'
 import { checks } from './checks.ts'
 import { type Bench, type Figure } from './figure.ts'
+import { helpers } from './helpers.ts'
 import { firstLoad } from './first-load.ts'
 import { pictures } from './pictures.ts'
 import { ranking } from './ranking.ts'
@@ -13,7 +14,7 @@ import { secondStart } from './second-start.ts'
 import { sheet } from './sheet.ts'
 import { shelf } from './shelf.ts'
 
-const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, run, sheet, ranking, shelf, 'second-start': secondStart, 'first-load': firstLoad }
+const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, run, sheet, ranking, helpers, shelf, 'second-start': secondStart, 'first-load': firstLoad }
 
 const FILE = join(process.env['IDOLON_ROOT'] ?? '.', 'docs/figures.md')
 const shown = (value: number) => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 1 })

@@ -9,3 +9,4 @@ export type { PictureRequest } from './request.ts'
 
 /** What a text is drawn as before its medium has been at it, as SVG. */
 export const plainSvg = (prompt: string, seed: number, width: number, height: number): string => drawScene(understand(prompt), seed, width, height).svg
+export { randomSubjects } from './measure/random-subjects.ts'

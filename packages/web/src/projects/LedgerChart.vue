@@ -11,7 +11,7 @@ import { sayMoney, worth } from './money.ts'
 
 /** What was spent, as bars by day, engine or prompt, with what a kept picture cost. */
 const props = defineProps<{ project: Project }>()
-const BY: Record<Exclude<LedgerBy, 'project'>, string> = { day: 'by day', engine: 'by engine', prompt: 'by prompt' }
+const BY: Record<Exclude<LedgerBy, 'project'>, string> = { day: 'by day', engine: 'by engine or model', prompt: 'by prompt' }
 const by = ref<keyof typeof BY>('day')
 const sums = shallowRef<LedgerSum[]>([])
 const task = useTask()
@@ -20,7 +20,7 @@ const load = () => call(sumLedger, { params: { by: by.value }, query: { project:
 watch([by, () => props.project.id], () => void task(load), { immediate: true })
 let soon: ReturnType<typeof setTimeout> | undefined
 onChange((event) => {
-  if (event !== 'reset' && event.kind !== 'proof' && event.kind !== 'run') return
+  if (event !== 'reset' && event.kind !== 'proof' && event.kind !== 'run' && event.kind !== 'turn') return
   clearTimeout(soon)
   soon = setTimeout(() => void load().catch(() => undefined), 800)
 })
@@ -33,7 +33,14 @@ interface Line {
   keepers: number
   size: number
 }
-/** Units are added up by their prices; where one has none, by their number, as a bar must have one length. */
+/** Units are added up by their prices. Where one has none nothing adds them up, and the bars are of the unit that most is spent on. */
+const barUnit = computed(() => {
+  if (worth(sums.value, props.project) !== undefined) return ''
+  const lines = new Map<string, number>()
+  for (const { unit, proofs } of sums.value) lines.set(unit, (lines.get(unit) ?? 0) + 1 + proofs)
+  return [...lines].sort(([, a], [, b]) => b - a)[0]?.[0] ?? ''
+})
+const severalUnits = computed(() => new Set(sums.value.map(({ unit }) => unit)).size > 1)
 const lines = computed(() => {
   const byKey = new Map<string, Line>()
   for (const { key, label, unit, amount, proofs, keepers } of sums.value) {
@@ -44,15 +51,15 @@ const lines = computed(() => {
     byKey.set(key, line)
   }
   const all = [...byKey.values()]
-  for (const line of all) line.size = worth(line.amounts, props.project) ?? line.amounts.reduce((sum, { amount }) => sum + amount, 0)
+  for (const line of all) line.size = barUnit.value ? line.amounts.filter(({ unit }) => unit === barUnit.value).reduce((sum, { amount }) => sum + amount, 0) : (worth(line.amounts, props.project) ?? 0)
   return by.value === 'day' ? all.slice(-31) : all.sort((a, b) => b.size - a.size).slice(0, 20)
 })
-const WIDTH = 300
+const WIDTH = 220
 const ROW = 24
 const x = computed(() => scaleLinear([0, Math.max(1e-9, ...lines.value.map(({ size }) => size))], [0, WIDTH]))
 const y = computed(() => scaleBand(lines.value.map(({ key }) => key), [0, lines.value.length * ROW]).padding(0.35))
 const perKeeper = (line: Line) => (line.keepers ? sayMoney.worth(line.amounts.map(({ unit, amount }) => ({ unit, amount: amount / line.keepers })), props.project) || sayAmounts(line.amounts.map(({ unit, amount }) => ({ unit, amount: Math.round((10 * amount) / line.keepers) / 10 }))) : '')
-const open = (line: Line) => by.value === 'prompt' && void router.push(`/desk/${line.key}`)
+const open = (line: Line) => by.value === 'prompt' && line.key !== '' && void router.push(`/desk/${line.key}`)
 const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
 </script>
 
@@ -63,10 +70,10 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
       <a class="csv" :href="`/api/ledger.csv?project=${project.id}`" download>The whole ledger as CSV</a>
     </p>
     <table v-if="lines.length">
-      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">A kept one</th></tr></thead>
+      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine or model' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">A kept one</th></tr></thead>
       <tbody>
         <tr v-for="(line, i) in lines" :key="line.key">
-          <th scope="row" class="label" :title="line.label"><button v-if="by === 'prompt'" class="plain" @click="open(line)">{{ line.label }}</button><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
+          <th scope="row" class="label" :title="line.label"><button v-if="by === 'prompt' && line.key" class="plain" @click="open(line)">{{ line.label }}</button><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
           <td class="amount">{{ sayAmounts(line.amounts) }}<span v-if="sayMoney.worth(line.amounts, project)" class="soft">, {{ sayMoney.worth(line.amounts, project) }}</span></td>
           <td v-if="i === 0" class="bars" :rowspan="lines.length">
             <svg :width="WIDTH" :height="lines.length * ROW" role="img" aria-label="The same as bars"><rect v-for="one in lines" :key="one.key" x="0" :y="y(one.key)" :width="Math.max(1, x(one.size))" :height="y.bandwidth()" /></svg>
@@ -77,6 +84,7 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
       </tbody>
     </table>
     <p v-else class="soft">Nothing spent yet.</p>
+    <p v-if="barUnit && severalUnits" class="soft">The bars are of {{ barUnit }}s alone: give the price of every unit above, and all is added up.</p>
   </section>
 </template>
 
@@ -104,8 +112,12 @@ td {
   padding: 0 14px 0 0;
   white-space: nowrap;
 }
+.amount {
+  max-width: 240px;
+  white-space: normal;
+}
 .label {
-  max-width: 220px;
+  max-width: 200px;
   overflow: hidden;
   text-overflow: ellipsis;
 }

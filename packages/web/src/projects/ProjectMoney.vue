@@ -4,12 +4,15 @@ import { computed, ref, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
+import { useModels } from '../stores/models.ts'
 import { sayMoney } from './money.ts'
 
 /** What a unit costs the writer, and the ceiling that no run may pass. */
 const props = defineProps<{ project: Project }>()
 const emit = defineEmits<{ changed: [project: Project] }>()
 const engines = useEngines()
+const models = useModels()
+void models.load().catch(() => undefined)
 const notices = useNotices()
 const task = useTask()
 
@@ -17,7 +20,7 @@ const currency = ref('')
 const prices = ref<Record<string, string>>({})
 const ceiling = ref('')
 const unit = ref('')
-const units = computed(() => [...new Set([...engines.profiles.map(({ costUnit }) => costUnit), ...props.project.spent.map((amount) => amount.unit)])].sort())
+const units = computed(() => [...new Set([...engines.profiles.map(({ costUnit }) => costUnit), ...models.all.map(({ profile }) => profile.costUnit), ...props.project.spent.map((amount) => amount.unit)])].sort())
 watch(
   () => props.project,
   (project) => {

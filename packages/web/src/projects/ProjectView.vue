@@ -98,16 +98,16 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
       <h2 id="ledger-title">Ledger</h2>
       <ProjectMoney :key="project.id" :project="project" @changed="projects.load()" />
       <LedgerChart :project="project" />
-      <p class="soft">Cost is set aside when a proof is asked for, and settled when it is stored, fails or is stopped. The newest entries:</p>
+      <p class="soft">Cost is set aside when a picture or a helper is asked for, and settled when the answer is there, fails or is stopped. The newest entries:</p>
       <div class="scroll" tabindex="0" role="region" aria-label="Newest entries">
         <table>
-          <thead><tr><th>When</th><th>Prompt</th><th>Engine</th><th>What</th><th class="number">Amount</th></tr></thead>
+          <thead><tr><th>When</th><th>Prompt</th><th>Asked of</th><th>What</th><th class="number">Amount</th></tr></thead>
           <tbody>
             <tr v-for="entry in ledger?.entries ?? []" :key="entry.id">
               <td>{{ sayExactly(entry.at) }}</td>
-              <td><RouterLink :to="`/desk/${entry.promptId}`">{{ entry.promptTitle }}</RouterLink></td>
+              <td><RouterLink v-if="entry.promptId" :to="`/desk/${entry.promptId}`">{{ entry.promptTitle }}</RouterLink><span v-else class="soft">no prompt</span></td>
               <td>{{ entry.engine }}</td>
-              <td>{{ entry.kind === 'reserve' ? 'set aside' : `settled, ${entry.note}` }}</td>
+              <td>{{ entry.kind === 'reserve' ? 'set aside' : entry.note ? `settled, ${entry.note}` : 'settled' }}</td>
               <td class="number">{{ entry.kind === 'settle' && entry.amount === 0 ? 'as set aside' : `${entry.amount.toLocaleString('en')} ${entry.unit}${Math.abs(entry.amount) === 1 ? '' : 's'}` }}</td>
             </tr>
           </tbody>
