@@ -6,6 +6,7 @@ import {
   type QueryOf,
   type Route,
   type Run,
+  addHelpers,
   addJudgement,
   addTerms,
   changePrompt,
@@ -14,19 +15,24 @@ import {
   createProject,
   createPrompt,
   deletePrompt,
+  listHelpers,
   listProjects,
   listVersions,
+  readCaseRun,
   readRun,
   saveEdits,
+  saveHelperVersion,
   searchShelf,
   setMoney,
   setRules,
+  startCaseRun,
   startRun,
 } from '@idolon/contract'
 import { type Draft, editBetween, isEmptyEdit } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import pg from 'pg'
+import { DEMO_HELPER } from './helpers.ts'
 import { type DemoProject, type DemoPrompt, WORLD } from './world.ts'
 
 const RUN_TIMEOUT_MS = 120_000
@@ -120,6 +126,23 @@ async function projectFor(call: Call, demo: DemoProject): Promise<string> {
   return (all.find(({ name }) => name === demo.name) ?? (await call(createProject, { body: { name: demo.name } }))).id
 }
 
+/** A helper with two versions, and both run on its cases. */
+async function makeHelper(call: Call, projectId: string): Promise<void> {
+  const [first, ...later] = DEMO_HELPER.versions
+  if (!first || (await call(listHelpers)).some(({ body }) => body.name === first.body.name)) return
+  const [helper] = await call(addHelpers, { body: { format: 'idolon-helpers-1', helpers: [{ body: first.body, why: first.why, cases: DEMO_HELPER.cases }] } })
+  const params = { helper: helper!.id }
+  for (const { body, why } of later) await call(saveHelperVersion, { params, body: { body, why, use: true } })
+  const run = await call(startCaseRun, { params, body: { id: randomUUID(), projectId, sides: [1, 2].map((version) => ({ version, model: 'flourish' })), seed: 4 } })
+  const end = Date.now() + RUN_TIMEOUT_MS
+  for (;;) {
+    const { results } = await call(readCaseRun, { params: { run: run.id } })
+    if (results.every(({ state }) => state !== 'asked' && state !== 'answering')) return
+    if (Date.now() > end) throw new Error('The demo world could not be made: the simulated models did not answer in time.')
+    await sleep(150)
+  }
+}
+
 /** Makes the demo world through the running application, once a database; an interrupted making is taken up again. */
 export async function seedDemo(address: string, databaseUrl: string, say: (line: string) => void): Promise<void> {
   const database = new pg.Client({ connectionString: databaseUrl })
@@ -143,6 +166,10 @@ export async function seedDemo(address: string, databaseUrl: string, say: (line:
       // After its prompts, which were written before there were rules.
       if (project.rules) await call(setRules, { params: { project: id }, body: project.rules })
       if (project.money) await call(setMoney, { params: { project: id }, body: { currency: project.money.currency, rates: [{ unit: 'credit', price: project.money.price }], ceiling: { unit: 'credit', amount: project.money.ceiling } } })
+      if (project.name === DEMO_HELPER.project) {
+        say('Demo world: a helper on its cases ...')
+        await makeHelper(call, id)
+      }
       if (project.terms) await call(addTerms, { body: { projectId: id, entries: project.terms } })
     }
     await database.query(`insert into marks (name) values ('demo world made')`)

@@ -52,6 +52,7 @@ async function standinPort(data: string, name: string): Promise<number> {
   return port
 }
 
+/** How long the stand-in at an address takes; both kinds have the same door for it. */
 const setDelay = (address: string, delayMs: number) =>
   fetch(`${address}/v1/standin`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ delayMs }) })
 
@@ -126,9 +127,9 @@ export async function start(args: string[]): Promise<number> {
     await lock.tell(address)
 
     if (!options.empty) {
-      await setDelay(engineAddress, 0)
+      await Promise.all([setDelay(engineAddress, 0), setDelay(modelAddress, 0)])
       await seedDemo(address, databaseUrl, say)
-      await setDelay(engineAddress, delayMs)
+      await Promise.all([setDelay(engineAddress, delayMs), setDelay(modelAddress, options['no-delay'] ? 0 : DEMO_PIECE_MS)])
     }
 
     say(`

@@ -32,7 +32,9 @@ function* thingsOf(checked: Checked, phrase: Phrase): Generator<Thing> {
     const word = words[i]![0].toLowerCase()
     const next = words[i + 1]
     const joined = next !== undefined && /^\s$/.test(phrase.text.slice(words[i]!.index + word.length, next.index))
-    if (!isNoun(word) || (checked.language.words.find(word)?.main === ADJECTIVE && joined) || (joined && checked.language.words.find(next![0].toLowerCase())?.main === 0)) continue
+    // A quality goes with the word after it, though the reading may have parted them: “dry” of “dry leaves”.
+    const goesOn = joined || (next === undefined && /^\s\p{L}/u.test(checked.shown.slice(phrase.end)))
+    if (!isNoun(word) || (checked.language.words.find(word)?.main === ADJECTIVE && goesOn) || (joined && checked.language.words.find(next![0].toLowerCase())?.main === 0)) continue
     yield { start: phrase.start + words[i]!.index, end: phrase.start + words[i]!.index + word.length, phrase, word }
   }
 }

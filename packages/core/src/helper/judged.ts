@@ -25,7 +25,7 @@ export function judgedOf(kind: AnswerKind, draft: Draft, answer: { value: unknow
       proposed: proposed?.draft,
       texts: answer.value === undefined ? [] : offeredTexts(kind, answer.value),
       tries: answer.tries,
-      mended: [...answer.mended, ...(proposed?.mended ?? [])],
+      mended: [...new Set([...answer.mended, ...(proposed?.mended ?? [])])],
       read: (text) => reader.read(text),
       find,
       near,

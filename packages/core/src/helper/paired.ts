@@ -70,6 +70,7 @@ export function pairedSaid(counts: PairedCounts, first: string, second: string):
   if (counts.onlyFirst + counts.onlySecond === 0) return `${score}; they pass the same cases.`
   const percent = (share: number) => Math.round(share * 100)
   const range = `between ${percent(low)} and ${percent(high)} points of a hundred, at 95 %`
-  if (p < 0.05) return `${score}: ${difference > 0 ? second : first} is better (p = ${p.toFixed(3)}; the difference lies ${range}).`
-  return `${score}. That may be chance (p = ${p.toFixed(2)}; the difference lies ${range}).`
+  if (p < 0.05) return `${score}: ${difference > 0 ? second : first} is better (p\u00A0=\u00A0${p.toFixed(3)}; the difference lies ${range}).`
+  const differ = counts.onlyFirst + counts.onlySecond
+  return `${score}. That may be chance (p\u00A0=\u00A0${p.toFixed(2)}): they differ on ${differ === 1 ? 'one case' : `${differ} cases`}, and more cases would tell.`
 }

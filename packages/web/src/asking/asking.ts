@@ -1,6 +1,6 @@
 import { askHelper, decideTurn, listTurns, stopTurn, type Turn } from '@idolon/contract'
 import type { Draft } from '@idolon/core'
-import { type HelperValues, offeredTexts } from '@idolon/core/helper'
+import type { HelperValues } from '@idolon/core/helper'
 import { computed, onScopeDispose, reactive, ref, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
@@ -92,6 +92,7 @@ export function useAsking(about: AskedAbout) {
   /** Two more answers to the same question, unlike those there are. */
   const twoMore = (from: Turn) =>
     task(async () => {
+      const { offeredTexts } = await import('@idolon/core/helper')
       const takes = turns.value.flatMap(({ kind, value }) => (value === null ? [] : offeredTexts(kind, value))).slice(-20)
       const first = Math.max(...turns.value.map(({ seed }) => seed))
       const asked = await Promise.all([1, 2].map((by) => send(from.helper.id, from.model.id, from.values, { version: from.helper.version, seed: (first + by) % MAX_SEED, takes, ...(from.parentId && from.further ? { parentId: from.parentId, further: from.further } : {}) })))
@@ -117,6 +118,14 @@ export function useAsking(about: AskedAbout) {
     shown.value = undefined
     beside.value = undefined
   }
+  /** Shows another of the answers. */
+  const show = (id: string): void => void (shown.value = id)
+  /** Shows a turn of before, by itself. */
+  function takeUp(turn: Turn): void {
+    close()
+    follow(turn)
+    shown.value = turn.id
+  }
   /** Keeps how many changes were taken and left. */
   const decide = (id: string, taken: number, left: number) => task(() => call(decideTurn, { params: { turn: id }, body: { taken, left } }))
 
@@ -133,6 +142,6 @@ export function useAsking(about: AskedAbout) {
     shown.value = first.id
     beside.value = second?.id
   }
-  return { turns, shown, beside, turn, other, texts, busy, ask, goOn, twoMore, again, stop, close, decide, reopen, follow }
+  return { turns, shown, beside, turn, other, texts, busy, ask, goOn, twoMore, again, stop, close, show, takeUp, decide, reopen }
 }
 export type Asking = ReturnType<typeof useAsking>

@@ -1,26 +1,20 @@
 <script setup lang="ts">
-import { createPrompt, saveEdits } from '@idolon/contract'
 import { emptyDraft } from '@idolon/core'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { call } from '../api/call.ts'
 import { isOpen, useAsking } from '../asking/asking.ts'
 import { costAbout } from '../asking/cost-words.ts'
 import GrowingAnswer from '../asking/GrowingAnswer.vue'
 import TurnFacts from '../asking/TurnFacts.vue'
-import { useNotices, useTask } from '../notices/notices.ts'
+import { useNewPrompt } from '../prompts/new-prompt.ts'
 import IdeasPanel from '../proposal/IdeasPanel.vue'
-import { counted } from '../shared/said.ts'
 import { useHelpers } from '../stores/helpers.ts'
 import { useModels } from '../stores/models.ts'
 
 /** A theme or a brief becomes ten ideas; those that please become prompts. */
-const props = defineProps<{ projectId: string; projectName: string }>()
+const props = defineProps<{ projectId: string }>()
 const helpers = useHelpers()
 const models = useModels()
-const notices = useNotices()
-const task = useTask()
-const router = useRouter()
+const { fromIdeas } = useNewPrompt()
 void Promise.all([helpers.load(), models.load()]).catch(() => undefined)
 const theme = ref('')
 const asking = useAsking({ projectId: props.projectId, promptId: null, draft: emptyDraft })
@@ -29,15 +23,6 @@ const helper = computed(() => helpers.find('ideas'))
 const profile = computed(() => models.find(models.usual))
 const ask = () => helper.value && asking.ask({ helper: 'ideas', models: [models.usual], values: { theme: theme.value.trim(), count: 10 } })
 const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like-this', models: [models.usual], values: { like, unlike: unlike.join('\n'), count: 10 } })
-const make = (ideas: string[]) =>
-  task(async () => {
-    for (const idea of ideas) {
-      const prompt = await call(createPrompt, { body: { projectId: props.projectId } })
-      await call(saveEdits, { params: { prompt: prompt.id }, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ text: [{ from: 0, to: 0, insert: idea }] }] } })
-      if (ideas.length === 1) await router.push(`/desk/${prompt.id}`)
-    }
-    if (ideas.length > 1) notices.show(`${counted(ideas.length, 'prompt')} made in ${props.projectName}.`, { action: { label: 'See them', run: () => void router.push('/shelf') } })
-  })
 </script>
 
 <template>
@@ -50,9 +35,15 @@ const make = (ideas: string[]) =>
     <template v-if="turn">
       <GrowingAnswer v-if="isOpen(turn)" :turn="turn" :text="asking.texts[turn.id] ?? ''" />
       <p v-else-if="turn.state !== 'done'" role="alert">{{ turn.problem }}</p>
-      <IdeasPanel v-else :turn="turn" :busy="asking.busy.value" @make="make" @more="more" />
+      <IdeasPanel v-else :turn="turn" :busy="asking.busy.value" @make="fromIdeas(projectId, $event)" @more="more" />
       <p v-if="asking.busy.value"><button class="quiet" @click="asking.stop()">Stop</button></p>
-      <TurnFacts v-else :turn="turn" />
+      <template v-else>
+        <p class="row-actions" role="group" aria-label="Answers">
+          <button v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</button>
+          <button class="plain" @click="asking.twoMore(turn)">Two more takes</button>
+        </p>
+        <TurnFacts :turn="turn" />
+      </template>
     </template>
   </div>
 </template>
@@ -64,5 +55,10 @@ const make = (ideas: string[]) =>
 }
 .field {
   flex: 1 1 160px;
+}
+[aria-pressed='true'] {
+  font-weight: 600;
+  text-decoration-color: var(--accent);
+  text-decoration-thickness: 2px;
 }
 </style>

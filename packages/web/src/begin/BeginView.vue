@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { createPrompt, type PromptSummary, saveEdits, searchShelf } from '@idolon/contract'
+import { type PromptSummary, searchShelf } from '@idolon/contract'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
@@ -18,7 +18,7 @@ const router = useRouter()
 const route = useRoute()
 const projects = useProjects()
 const task = useTask()
-const { fromNothing } = useNewPrompt()
+const { fromNothing, fromText } = useNewPrompt()
 
 const recent = ref<PromptSummary[]>()
 const proven = ref<PromptSummary[]>([])
@@ -53,13 +53,10 @@ const makeProject = () =>
     naming.value = false
     await router.replace('/')
   })
-const fromExample = () =>
-  task(async () => {
-    const project = await projects.currentOrFirst()
-    const prompt = await call(createPrompt, { body: { projectId: project.id } })
-    await call(saveEdits, { params: { prompt: prompt.id }, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ text: [{ from: 0, to: 0, insert: EXAMPLE }] }] } })
-    await router.push(`/desk/${prompt.id}`)
-  })
+const fromExample = async () => {
+  const project = await task(() => projects.currentOrFirst())
+  if (project) await fromText(project.id, EXAMPLE)
+}
 const empty = computed(() => recent.value?.length === 0)
 </script>
 
@@ -74,7 +71,7 @@ const empty = computed(() => recent.value?.length === 0)
         </li>
         <li v-if="projects.current">
           <h2>From an idea</h2>
-          <BeginFromIdea :key="projects.current.id" :project-id="projects.current.id" :project-name="projects.current.name" />
+          <BeginFromIdea :key="projects.current.id" :project-id="projects.current.id" />
         </li>
         <li>
           <h2>From a proven prompt</h2>

@@ -23,11 +23,6 @@ async function open(id: string): Promise<void> {
   root.value?.querySelector<HTMLElement>('.helper-form input, .helper-form select, .helper-form textarea, .helper-form button')?.focus()
 }
 const ask = (id: string, models: string[], values: HelperValues) => props.asking.ask({ helper: id, models, values })
-function show(turn: Turn): void {
-  props.asking.close()
-  props.asking.follow(turn)
-  props.asking.shown.value = turn.id
-}
 defineExpose({
   open: async (id: string) => {
     chosen.value = ''
@@ -48,7 +43,7 @@ defineExpose({
     <details v-if="before.length">
       <summary>Asked before</summary>
       <ul class="before">
-        <li v-for="turn in before" :key="turn.id"><button class="plain" @click="show(turn)">{{ turn.helper.name }}{{ turn.further ? `: ${turn.further}` : '' }}</button> <span class="soft">{{ turn.model.name }}, {{ sayWhen(turn.askedAt) }}{{ turn.taken ? `, ${turn.taken.taken} taken` : turn.state === 'done' ? '' : `, ${turn.state}` }}</span></li>
+        <li v-for="turn in before" :key="turn.id"><button class="plain" @click="asking.takeUp(turn)">{{ turn.helper.name }}{{ turn.further ? `: ${turn.further}` : '' }}</button> <span class="soft">{{ turn.model.name }}, {{ sayWhen(turn.askedAt) }}{{ turn.taken ? `, ${turn.taken.taken} taken` : turn.state === 'done' ? '' : `, ${turn.state}` }}</span></li>
       </ul>
     </details>
   </section>

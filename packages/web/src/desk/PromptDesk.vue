@@ -2,13 +2,12 @@
 import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
 import { draftFor, ELSEWHERE, type EngineChoice, findEngine, outlineOf, type OutlinePhrase, titleOf } from '@idolon/core'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, ref, toRaw, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, toRaw, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useAsking } from '../asking/asking.ts'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
-import ProposalPlace from '../proposal/ProposalPlace.vue'
 import type { Around } from '../proposal/use-proposal.ts'
 import SavedText from '../shared/SavedText.vue'
 import { useEngines } from '../stores/engines.ts'
@@ -21,7 +20,6 @@ import ConflictDialog from './ConflictDialog.vue'
 import DeskHeader from './DeskHeader.vue'
 import { useDraftSession } from './draft-session.ts'
 import DraftText from './DraftText.vue'
-import HelpersPanel from './HelpersPanel.vue'
 import HistoryPanel from './HistoryPanel.vue'
 import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
@@ -36,6 +34,10 @@ import type { Way } from './sweep.ts'
 import TrySettings from './TrySettings.vue'
 import { useFindings } from './use-findings.ts'
 import { useOutput } from './use-output.ts'
+
+/** Loaded when a helper is first looked for: not needed to begin to write. */
+const HelpersPanel = defineAsyncComponent(() => import('./HelpersPanel.vue'))
+const ProposalPlace = defineAsyncComponent(() => import('../proposal/ProposalPlace.vue'))
 
 const props = defineProps<{ prompt: Prompt }>()
 const router = useRouter()
@@ -67,7 +69,7 @@ const stopsOpen = ref(false)
 const checks = useTemplateRef<InstanceType<typeof ChecksPanel>>('checks')
 const recent = useTemplateRef<InstanceType<typeof RecentProofs>>('recent')
 const outline = useTemplateRef<InstanceType<typeof OutlineRows>>('outline')
-const helping = useTemplateRef<InstanceType<typeof HelpersPanel>>('helping')
+const helping = useTemplateRef<{ open: (id: string) => Promise<void> }>('helping')
 const helpers = useHelpers()
 void Promise.all([helpers.load(), useModels().load()]).catch(() => undefined)
 const asking = useAsking({ projectId: props.prompt.projectId, promptId: props.prompt.id, draft: () => toRaw(draft.value) })
@@ -90,7 +92,8 @@ async function openHelper(id: string, phrase?: OutlinePhrase): Promise<void> {
   asking.close()
   side.value = 'helpers'
   hereOf.value = phrase ?? phrases.value.find(({ start, end }) => start <= session.caret.value && session.caret.value <= end)
-  await nextTick()
+  // The panel may still be on its way.
+  if (!helping.value) await new Promise<void>((resolve) => watch(helping, () => resolve(), { once: true, flush: 'post' }))
   await helping.value?.open(id)
 }
 const reuse = ref(false)

@@ -72,7 +72,11 @@ async function tryIt(id: string): Promise<void> {
   if (answer) tried.value = { id, ...answer }
   trying.value = ''
 }
-const setOff = (id: string, off: boolean) => task(async () => (await call(switchModel, { params: { model: id }, body: { off } }), await models.read()))
+const setOff = (id: string, off: boolean) =>
+  task(async () => {
+    await call(switchModel, { params: { model: id }, body: { off } })
+    await models.read()
+  })
 const keep = (id: string, value: string | null) =>
   task(async () => {
     await call(keepModelSecret, { params: { model: id }, body: { secret: value } })
@@ -80,18 +84,27 @@ const keep = (id: string, value: string | null) =>
     await models.read()
     notices.show(value === null ? 'The key is forgotten.' : 'The key is kept, sealed. It is not shown again.')
   })
+const put = (profile: ModelProfile) =>
+  task(async () => {
+    await call(saveModel, { params: { model: profile.id }, body: profile })
+    await models.read()
+  })
 const remove = ({ profile, origin }: Model) =>
   task(async () => {
     await call(removeModel, { params: { model: profile.id } })
     await models.read()
-    notices.show(origin === 'own' ? `${profile.name} is removed.` : `${profile.name} is as it ships.`, { action: { label: 'Undo', run: () => void task(async () => (await call(saveModel, { params: { model: profile.id }, body: profile }), await models.read())) } })
+    notices.show(origin === 'own' ? `${profile.name} is removed.` : `${profile.name} is as it ships.`, { action: { label: 'Undo', run: () => void put(profile) } })
   })
 const misbehave = (how: keyof typeof MISBEHAVIOURS) =>
   task(async () => {
     await call(practiseModels, { body: how === 'none' ? { misbehaviour: 'none', gullible: false } : { misbehaviour: how, times: times.value } })
     notices.show(how === 'none' ? 'The simulated models behave again.' : `The next ${times.value === 1 ? 'answer' : `${times.value} answers`} of the simulated models: they ${MISBEHAVIOURS[how]}.`)
   })
-const makeGullible = () => task(async () => (await call(practiseModels, { body: { gullible: true } }), notices.show('The simulated models now follow whatever stands in a draft or a picture, until they behave again.')))
+const makeGullible = () =>
+  task(async () => {
+    await call(practiseModels, { body: { gullible: true } })
+    notices.show('The simulated models now follow whatever stands in a draft, until they behave again.')
+  })
 </script>
 
 <template>

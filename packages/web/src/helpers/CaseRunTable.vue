@@ -126,6 +126,7 @@ td.passed {
   color: var(--kept);
 }
 .change {
+  margin-left: 8px;
   font-size: 12.5px;
 }
 .change.broken {

@@ -96,12 +96,18 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
   }
   await add(value as HelperExport)
 }
+const back = (which: string) =>
+  task(async () => {
+    await call(putBack, { params: { kind: 'helper', id: which } })
+    await helpers.read()
+    await router.push(`/helpers/${which}`)
+  })
 const remove = ({ id: which, body }: Helper) =>
   task(async () => {
     await router.push('/helpers')
     await call(deleteHelper, { params: { helper: which } })
     await helpers.read()
-    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Put it back', run: () => void task(async () => (await call(putBack, { params: { kind: 'helper', id: which } }), await helpers.read(), await router.push(`/helpers/${which}`))) } })
+    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Put it back', run: () => void back(which) } })
   })
 </script>
 

@@ -2,6 +2,7 @@
 import type { Turn } from '@idolon/contract'
 import { computed, watch } from 'vue'
 import type { DraftSession } from '../desk/draft-session.ts'
+import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import UnitsByFacet from './UnitsByFacet.vue'
 import { type Around, useProposal } from './use-proposal.ts'
@@ -9,6 +10,7 @@ import { type Around, useProposal } from './use-proposal.ts'
 /** A whole prompt that came back, as changes of the draft. */
 const props = defineProps<{ turn: Turn; session: DraftSession; around: Around }>()
 const emit = defineEmits<{ decided: [taken: number, left: number] }>()
+const notices = useNotices()
 const proposal = useProposal(props.session, () => (props.turn.proposed ? { proposed: props.turn.proposed, helper: props.turn.helper } : undefined), () => props.around)
 const { units, takeable, elsewhere, counts, current } = proposal
 const stops = computed(() => [...units.value.flatMap(({ findings }) => findings), ...elsewhere.value].filter(({ severity }) => severity === 'stop').length)
@@ -18,12 +20,17 @@ const decided = computed(() => current.value && units.value.length === 0)
 watch(decided, (now) => {
   if (now && counts.value.taken + counts.value.left > 0) emit('decided', counts.value.taken, counts.value.left)
 })
+async function copyJson(): Promise<void> {
+  const copied = await navigator.clipboard.writeText(JSON.stringify(props.turn.value, null, 2)).then(() => true, () => false)
+  notices.show(copied ? 'The object by facet is on the clipboard.' : 'The browser does not let Idolon copy; take it from “as it came” below.')
+}
 const why = computed(() => (props.turn.kind === 'engine' ? (props.turn.value as { why?: string } | null)?.why : undefined))
 </script>
 
 <template>
   <div class="proposal">
     <p v-if="why" class="why">{{ why }}</p>
+    <p v-if="turn.kind === 'facets'"><button class="plain" @click="copyJson">Copy it as JSON by facet</button></p>
     <p v-if="turn.fixedLost.length" class="lost">Fixed words are missing from it: {{ turn.fixedLost.map((words) => `“${words}”`).join(', ') }}. They stay in the draft.</p>
     <template v-if="units.length">
       <p class="row-actions">

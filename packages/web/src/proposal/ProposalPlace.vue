@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import { createPrompt, saveEdits, type Turn } from '@idolon/contract'
+import type { Turn } from '@idolon/contract'
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import { call } from '../api/call.ts'
 import { type Asking, isOpen } from '../asking/asking.ts'
 import GrowingAnswer from '../asking/GrowingAnswer.vue'
 import TurnFacts from '../asking/TurnFacts.vue'
 import type { DraftSession } from '../desk/draft-session.ts'
-import { useNotices, useTask } from '../notices/notices.ts'
-import { counted } from '../shared/said.ts'
+import { useNotices } from '../notices/notices.ts'
+import { useNewPrompt } from '../prompts/new-prompt.ts'
 import AlternativesPanel from './AlternativesPanel.vue'
 import ExplanationPanel from './ExplanationPanel.vue'
 import IdeasPanel from './IdeasPanel.vue'
@@ -22,8 +20,7 @@ import type { Around } from './use-proposal.ts'
 const props = defineProps<{ asking: Asking; session: DraftSession; around: Around; projectId: string }>()
 const emit = defineEmits<{ close: [] }>()
 const notices = useNotices()
-const task = useTask()
-const router = useRouter()
+const { fromIdeas } = useNewPrompt()
 const further = ref('')
 
 const turn = computed(() => props.asking.turn.value)
@@ -39,15 +36,6 @@ async function send(): Promise<void> {
   if (said && turn.value) await props.asking.goOn(turn.value, said)
 }
 const decided = (one: Turn, taken: number, left: number) => void props.asking.decide(one.id, taken, left)
-const makePrompts = (ideas: string[]) =>
-  task(async () => {
-    for (const idea of ideas) {
-      const prompt = await call(createPrompt, { body: { projectId: props.projectId } })
-      await call(saveEdits, { params: { prompt: prompt.id }, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ text: [{ from: 0, to: 0, insert: idea }] }] } })
-      if (ideas.length === 1) await router.push(`/desk/${prompt.id}`)
-    }
-    if (ideas.length > 1) notices.show(`${counted(ideas.length, 'prompt')} made in this project.`, { action: { label: 'See them', run: () => void router.push('/shelf') } })
-  })
 const replace = (idea: string) => {
   const { text } = props.session.draft.value
   props.session.change({ text: idea, marks: [] })
@@ -63,7 +51,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
       <button class="plain" @click="emit('close')">Put away</button>
     </header>
     <p v-if="takes.length > 1" class="row-actions takes" role="group" aria-label="Answers">
-      <button v-for="(one, i) in takes" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.shown.value = one.id">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Take ${i + 1}` }}</button>
+      <button v-for="(one, i) in takes" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Take ${i + 1}` }}</button>
     </p>
 
     <TwoProposals v-if="pair" :key="pair[0].id + pair[1].id" :turns="pair" :session="session" :around="around" />
@@ -75,7 +63,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
         <p class="row-actions"><button class="quiet" @click="asking.again(one)">Send the question again</button></p>
       </div>
       <QuestionsPanel v-else-if="one.kind === 'questions'" :turn="one" :session="session" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
-      <IdeasPanel v-else-if="one.kind === 'ideas'" :turn="one" :busy="asking.busy.value" can-replace @make="makePrompts" @replace="replace" @more="more" />
+      <IdeasPanel v-else-if="one.kind === 'ideas'" :turn="one" :busy="asking.busy.value" can-replace @make="fromIdeas(projectId, $event)" @replace="replace" @more="more" />
       <AlternativesPanel v-else-if="one.kind === 'alternatives'" :turn="one" :session="session" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
       <ExplanationPanel v-else-if="one.kind === 'explanation'" :turn="one" :session="session" />
       <LeaveOutsPanel v-else-if="one.kind === 'leave-outs'" :turn="one" :session="session" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
