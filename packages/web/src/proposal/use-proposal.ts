@@ -14,111 +14,119 @@ export interface ProposalSource {
   helper: { id: string; version: number }
 }
 
+/** A proposal on its way: the two drafts that its units are between, and what was decided of them, by their index. */
+interface Ground {
+  origin: Draft
+  wanted: Draft
+  taken: readonly number[]
+  left: readonly number[]
+  units: readonly ProposalUnit[]
+  elsewhere: readonly Finding[]
+  /** What was decided on grounds before this one. */
+  before: { taken: number; left: number }
+}
+
 /** Drafts that are remembered with what was proposed for them, so that undo brings both back. */
 const REMEMBERED = 100
 const same = (a: Draft, b: Draft) => a === b || isEmptyEdit(editBetween(a, b))
+const counted = (units: readonly ProposalUnit[], indices: readonly number[]) => units.filter(({ index, difference }) => indices.includes(index) && difference.kind !== 'small').length
 
 /**
- * What is proposed for a draft that goes on being written: its units, the taking and the leaving of them. Taking makes the
- * draft say what is proposed, leaving makes the proposal say what the draft says; what is typed meanwhile is no difference.
+ * What is proposed for a draft that goes on being written: its units, the taking and the leaving of them. Units stay what they
+ * are while they are decided; only when the writer types something of their own are they found anew, with that in both drafts.
  */
 export function useProposal(session: DraftSession, source: () => ProposalSource | undefined, around: () => Around) {
-  const wanted = shallowRef<Draft>()
-  const units = shallowRef<readonly ProposalUnit[]>([])
-  const elsewhere = shallowRef<readonly Finding[]>([])
-  const counts = shallowRef({ taken: 0, left: 0 })
-  /** The drafts that the units are of; only with these do they hold. */
-  const looked = shallowRef<{ draft: Draft; wanted: Draft }>()
+  const ground = shallowRef<Ground>()
+  /** Until the units are there, or while the draft is being followed. */
+  const looking = shallowRef(true)
+  const remembered: { draft: Draft; ground: Ground }[] = []
   let before = session.draft.value
-  let taking = false
-  const remembered: { draft: Draft; wanted: Draft; counts: { taken: number; left: number } }[] = []
-  const remember = () => {
-    if (!wanted.value) return
-    remembered.push({ draft: session.draft.value, wanted: wanted.value, counts: counts.value })
-    if (remembered.length > REMEMBERED) remembered.shift()
-  }
+  /** The draft that a taking has just made. */
+  let expected: Draft | undefined
+  let newest: object | undefined
 
-  async function look(): Promise<void> {
-    const draft = session.draft.value
-    const proposed = wanted.value
-    if (!proposed) {
-      units.value = []
-      elsewhere.value = []
-      looked.value = undefined
-      return
-    }
+  async function look(origin: Draft, wanted: Draft, decided: Ground['before']): Promise<void> {
+    looking.value = true
+    const mine = (newest = {})
     const { engine, rules, ownWords } = around()
-    const found = await session.reading.ask('proposal', { draft, proposed, engine: toRaw(engine), rules: toRaw(rules), ownWords })
+    const { units, elsewhere } = await session.reading.ask('proposal', { draft: origin, proposed: wanted, engine: toRaw(engine), rules: toRaw(rules), ownWords })
     // Of older drafts an answer is worth nothing.
-    if (session.draft.value !== draft || wanted.value !== proposed) return
-    units.value = found.units
-    elsewhere.value = found.elsewhere
-    looked.value = { draft, wanted: proposed }
+    if (newest !== mine) return
+    ground.value = { origin, wanted, taken: [], left: [], units, elsewhere, before: decided }
+    looking.value = false
+  }
+  const countsOf = (now: Ground | undefined) => (now ? { taken: now.before.taken + counted(now.units, now.taken), left: now.before.left + counted(now.units, now.left) } : { taken: 0, left: 0 })
+  const remember = () => {
+    if (!ground.value) return
+    remembered.push({ draft: session.draft.value, ground: ground.value })
+    if (remembered.length > REMEMBERED) remembered.shift()
   }
 
   watch(
     () => source()?.proposed,
     (proposed) => {
-      wanted.value = proposed
-      counts.value = { taken: 0, left: 0 }
       remembered.length = 0
       before = session.draft.value
-      void look()
+      ground.value = undefined
+      if (proposed) void look(session.draft.value, proposed, { taken: 0, left: 0 })
     },
     { immediate: true },
   )
   watch(session.draft, (draft) => {
     const last = before
     before = draft
-    if (!wanted.value) return
-    const known = taking ? undefined : remembered.findLast((one) => same(one.draft, draft))
+    const now = ground.value
+    if (!now || draft === expected) return
+    const known = remembered.findLast((one) => same(one.draft, draft))
     if (known) {
       // Undo of a taking: it is proposed again.
-      wanted.value = known.wanted
-      counts.value = known.counts
-    } else if (!taking) {
-      // What the writer types, the proposal takes over where it can.
-      const edit = rebaseEdit(last, editBetween(last, draft), wanted.value)
-      if (edit) wanted.value = applyEdit(wanted.value, edit)
+      newest = undefined
+      ground.value = known.ground
+      looking.value = false
+      return
     }
-    taking = false
-    void look()
+    void follow(now, last, draft)
   })
+  /** What the writer typed is taken over into what is proposed, where it can be. */
+  async function follow(now: Ground, last: Draft, draft: Draft): Promise<void> {
+    looking.value = true
+    const open = now.left.length ? await session.reading.ask('leave', { draft: now.origin, proposed: now.wanted, left: now.left }) : now.wanted
+    if (session.draft.value !== draft) return
+    const edit = rebaseEdit(last, editBetween(last, draft), open)
+    await look(draft, edit ? applyEdit(open, edit) : open, countsOf(now))
+  }
 
-  const current = computed(() => looked.value?.draft === session.draft.value && looked.value.wanted === wanted.value)
+  const isOpen = ({ index }: ProposalUnit) => !ground.value?.taken.includes(index) && !ground.value?.left.includes(index)
+  /** What counts for the writer: spacing, capitals and the like go along with the rest. */
+  const units = computed(() => (ground.value?.units ?? []).filter((unit) => unit.difference.kind !== 'small' && isOpen(unit)))
   /** What can be taken at once: all but what would change fixed words. */
   const takeable = computed(() => units.value.filter(({ breaksFixed }) => !breaksFixed))
-  /** What counts for the writer: spacing, capitals and the like go along with the rest. */
-  const listed = computed(() => units.value.filter(({ difference }) => difference.kind !== 'small'))
+  const elsewhere = computed(() => ground.value?.elsewhere ?? [])
+  const counts = computed(() => countsOf(ground.value))
+  const current = computed(() => !looking.value && ground.value !== undefined)
 
   async function take(chosen: readonly ProposalUnit[]): Promise<void> {
     const helper = source()?.helper
+    const now = ground.value
     const draft = session.draft.value
-    const proposed = wanted.value
-    if (!helper || !proposed || chosen.length === 0 || !current.value) return
-    // The last ones that are taken bring the small things along.
-    const rest = listed.value.filter((unit) => !chosen.includes(unit))
-    const all = rest.length === 0 ? units.value.filter(({ breaksFixed }) => !breaksFixed) : chosen
-    const edit = await session.reading.ask('take', { draft, proposed, chosen: all.map(({ index }) => index), helper })
-    if (session.draft.value !== draft) return
+    if (!helper || !now || !current.value || chosen.length === 0) return
+    // With the last ones the small things come along.
+    const rest = units.value.filter((unit) => !chosen.includes(unit))
+    const small = rest.length === 0 && now.left.length === 0 ? now.units.filter(({ difference, breaksFixed }) => difference.kind === 'small' && !breaksFixed) : []
+    const taken = [...now.taken, ...[...chosen, ...small].map(({ index }) => index)]
+    const edit = await session.reading.ask('take', { draft: now.origin, proposed: now.wanted, chosen: taken, helper })
+    if (session.draft.value !== draft || ground.value !== now) return
     remember()
-    counts.value = { ...counts.value, taken: counts.value.taken + chosen.length }
-    taking = true
-    session.apply(edit)
-    if (session.draft.value === draft) taking = false
+    ground.value = { ...now, taken }
+    session.apply(editBetween(draft, applyEdit(now.origin, edit)))
+    expected = session.draft.value
   }
-  async function leave(left: readonly ProposalUnit[]): Promise<void> {
-    const draft = session.draft.value
-    const proposed = wanted.value
-    if (!proposed || left.length === 0 || !current.value) return
-    const rest = listed.value.filter((unit) => !left.includes(unit))
-    const next = rest.length === 0 ? draft : await session.reading.ask('leave', { draft, proposed, left: left.map(({ index }) => index) })
-    if (session.draft.value !== draft) return
+  function leave(left: readonly ProposalUnit[]): void {
+    const now = ground.value
+    if (!now || !current.value || left.length === 0) return
     remember()
-    counts.value = { ...counts.value, left: counts.value.left + left.length }
-    wanted.value = next
-    await look()
+    ground.value = { ...now, left: [...now.left, ...left.map(({ index }) => index)] }
   }
-  return { units: listed, takeable, elsewhere, counts, current, take, leave, wanted }
+  return { units, takeable, elsewhere, counts, current, take, leave }
 }
 export type Proposal = ReturnType<typeof useProposal>
