@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Turn } from '@idolon/contract'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { type Asking, isOpen } from '../asking/asking.ts'
 import GrowingAnswer from '../asking/GrowingAnswer.vue'
 import TurnFacts from '../asking/TurnFacts.vue'
@@ -30,6 +30,16 @@ const takes = computed(() => props.asking.turns.value.filter(({ id }) => id !== 
 const says = (one: Turn) => (one.further ? one.further : '')
 const canGoOn = computed(() => turn.value?.state === 'done')
 watch(turn, () => (further.value = ''))
+/** What is asked from further down the page is answered up here. */
+const head = useTemplateRef<HTMLElement>('head')
+watch(
+  () => props.asking.shown.value,
+  async () => {
+    await nextTick()
+    head.value?.scrollIntoView({ block: 'nearest' })
+  },
+  { immediate: true },
+)
 
 async function send(): Promise<void> {
   const said = further.value.trim()
@@ -46,7 +56,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
 
 <template>
   <section v-if="turn" class="place" :aria-label="`What ${turn.helper.name} answers`">
-    <header>
+    <header ref="head">
       <h2>{{ turn.helper.name }} <span class="soft">{{ pair || (other && !pair) ? 'two models' : turn.model.name }}{{ turn.model.simulated ? ', simulated' : '' }}</span></h2>
       <button class="plain" @click="emit('close')">Put away</button>
     </header>

@@ -2,6 +2,7 @@ import { type Facet, FACETS } from '@idolon/core'
 import { type Asked, shuffle } from '../asked.ts'
 import { aboutOf } from '../fill.ts'
 import { heardIn } from '../heard.ts'
+import { knowledge } from '../tables.ts'
 import { HOURS, lightsOf, NEUTRAL_LIGHTS } from '../words/hours.ts'
 import { MEDIA, PLAIN_TECHNIQUES } from '../words/media.ts'
 import { ACTIONS, DETAILS, FRAMINGS, SETTINGS } from '../words/scenes.ts'
@@ -29,7 +30,10 @@ export function askMeTask({ given, told, random, way, habits }: Asked): { questi
   const text = given('prompt')
   const heard = heardIn(text)
   const { phrase, subject } = aboutOf(text, heard)
-  const them = text.trim() === '' ? 'it' : `the ${phrase.replace(/^(?:an?|the|his|her)\s+/i, '').toLowerCase()}`
+  // A name stands as it is; of anything else “the” is said.
+  const bare = phrase.replace(/^(?:an?|the|his|her)\s+/i, '')
+  const isName = /^\p{Lu}/u.test(bare) && knowledge().reader.words.find(bare.toLowerCase().split(/\s/)[0] ?? '') === undefined
+  const them = text.trim() === '' ? 'it' : isName ? bare : `the ${bare.toLowerCase()}`
   const all = { subject: ['an old ferryman', 'a red fox', 'a stone bridge', 'a glass jar of honey'], action: ACTIONS[subject.kind], detail: DETAILS[subject.kind], setting: SETTINGS[subject.kind].filter(({ place }) => !heard.place || place === heard.place).map(({ said }) => said), moment: PARTS.map((part) => HOURS[part].said[way % 3] ?? part), framing: FRAMINGS[subject.kind], light: [...lightsOf(heard.part, heard.place ?? 'out'), ...NEUTRAL_LIGHTS], colour: PARTS.flatMap((part) => (heard.part && part !== heard.part ? [] : HOURS[part].colours)), medium: MEDIA.map(({ said }) => said), technique: heard.medium?.techniques ?? PLAIN_TECHNIQUES, mood: PARTS.flatMap((part) => (heard.part && part !== heard.part ? [] : HOURS[part].moods)) } satisfies Record<Exclude<Facet, 'lettering'>, readonly string[]>
   const missing = ORDER.filter((facet): facet is Exclude<Facet, 'lettering'> => facet !== 'lettering' && !heard.has.has(facet) && FACETS.includes(facet))
   return {
