@@ -16,6 +16,7 @@ export { instructionProblems, type InstructionProblem, renderInstruction } from 
 export { jsonIn } from './helper/json-in-text.ts'
 export { materialsOf } from './helper/material.ts'
 export { type EarlierTurn, type Message, messagesFor, piecesOf } from './helper/messages.ts'
+export { onlyMissing } from './helper/only-missing.ts'
 export { offeredTexts } from './helper/offered-texts.ts'
 export { paired, type PairedCounts, pairedSaid } from './helper/paired.ts'
 export { leaveUnits, newFindings, proposalUnits, type ProposalUnit, takeUnits } from './helper/proposal.ts'

@@ -114,9 +114,9 @@ export class Turns {
   }
 }
 
-/** Ends turns that are not over: those that wait cost nothing, those that are being answered are told. */
+/** Ends turns that are not over: those that wait, or whose worker is lost, cost nothing; those that are being answered are told. */
 export async function stopTurns(trx: Knex.Transaction, which: Knex.QueryBuilder): Promise<void> {
-  const waiting = (await (which.clone().where({ state: 'asked' }).update({ state: 'stopped', ended_at: trx.fn.now(), cost: 0, problem: 'It was stopped before it was sent.' }).returning('id') as unknown as Promise<{ id: string }[]>)).map(({ id }) => id)
+  const waiting = (await (which.clone().where((open) => void open.where({ state: 'asked' }).orWhere((lost) => void lost.where({ state: 'answering' }).where('lease_until', '<', trx.fn.now()))).update({ state: 'stopped', ended_at: trx.fn.now(), cost: 0, problem: 'It was stopped before it was sent.' }).returning('id') as unknown as Promise<{ id: string }[]>)).map(({ id }) => id)
   for (const id of waiting) await settleTurn(trx, id, 0, 'stopped')
   const under = (await (which.clone().where({ state: 'answering' }).select('id') as unknown as Promise<{ id: string }[]>)).map(({ id }) => id)
   for (const id of [...waiting, ...under]) await trx.raw('select pg_notify(?, ?)', [TURNS_CHANNEL, `stop ${id}`])

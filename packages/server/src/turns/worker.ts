@@ -1,5 +1,5 @@
-import type { Draft } from '@idolon/core'
-import { type AnswerKind, ANSWERS, costOf, type HelperBody, HelperCase, type HelperValues, type IdeasAnswer, judge, judgedOf, type Message, piecesOf, proposedDraft, takeAnswer, type Taken, withoutRepeats } from '@idolon/core/helper'
+import { type Draft, fixedFacetsOf } from '@idolon/core'
+import { type AnswerKind, ANSWERS, costOf, type HelperBody, HelperCase, type HelperValues, type IdeasAnswer, judge, judgedOf, type Message, onlyMissing, piecesOf, proposedDraft, type QuestionsAnswer, takeAnswer, type Taken, withoutRepeats } from '@idolon/core/helper'
 import type { Static } from '@sinclair/typebox'
 import { randomUUID } from 'node:crypto'
 import { setImmediate as pause, setTimeout as sleep } from 'node:timers/promises'
@@ -200,6 +200,10 @@ export class TurnWorker {
 
   async #taken(task: Task, taken: Taken & { ok: true }, { text, earlier, tries }: { text: string; earlier: string[]; tries: number }): Promise<Outcome> {
     const reader = await promptReader()
+    if (task.kind === 'questions') {
+      const { value, gone } = onlyMissing(taken.value as QuestionsAnswer, reader.read(task.draft.text, fixedFacetsOf(task.draft.marks)).phrases)
+      return { state: 'done', problem: null, text, earlier, value, mended: [...taken.mended, ...(gone ? [`${gone === 1 ? 'One question was' : `${gone} questions were`} about what the draft says already, and left out.`] : [])], proposed: null, fixedLost: [], tries }
+    }
     if (task.kind === 'ideas') {
       const { value, mended } = await this.#fresh(task, taken.value as IdeasAnswer)
       return { state: 'done', problem: null, text, earlier, value, mended: [...taken.mended, ...mended], proposed: null, fixedLost: [], tries }

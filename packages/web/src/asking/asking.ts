@@ -118,6 +118,11 @@ export function useAsking(about: AskedAbout) {
     shown.value = undefined
     beside.value = undefined
   }
+  /** Puts away what is shown for good: it is not offered again when the page is opened anew. */
+  function putAway(): void {
+    for (const one of turns.value) if (one.state === 'done' && !one.taken) void decide(one.id, 0, 0)
+    close()
+  }
   /** Shows another of the answers. */
   const show = (id: string): void => void (shown.value = id)
   /** Shows a turn of before, by itself. */
@@ -142,6 +147,6 @@ export function useAsking(about: AskedAbout) {
     shown.value = first.id
     beside.value = second?.id
   }
-  return { turns, shown, beside, turn, other, texts, busy, ask, goOn, twoMore, again, stop, close, show, takeUp, decide, reopen }
+  return { turns, shown, beside, turn, other, texts, busy, ask, goOn, twoMore, again, stop, close, putAway, show, takeUp, decide, reopen }
 }
 export type Asking = ReturnType<typeof useAsking>

@@ -246,7 +246,7 @@ useActions(() => [
       <RecentProofs ref="recent" :prompt-id="prompt.id" :project-id="prompt.projectId" :runs="runs" :session="session" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
     </div>
     <aside class="side">
-      <ProposalPlace v-if="deciding" :asking="asking" :session="session" :around="around" :project-id="prompt.projectId" @close="asking.close()" />
+      <ProposalPlace v-if="deciding" :asking="asking" :session="session" :around="around" :project-id="prompt.projectId" @close="asking.putAway()" />
       <div v-show="!deciding" class="choice" role="tablist" aria-label="Beside the text">
         <button v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" role="tab" aria-controls="side-panel" :aria-selected="side === key" :tabindex="side === key ? 0 : -1" @click="side = key" @keydown.right="turn(1)" @keydown.left="turn(-1)">{{ name }}</button>
       </div>

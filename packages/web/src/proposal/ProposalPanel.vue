@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Turn } from '@idolon/contract'
-import { computed, watch } from 'vue'
+import { computed, onBeforeUnmount, watch } from 'vue'
 import type { DraftSession } from '../desk/draft-session.ts'
 import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
@@ -24,6 +24,11 @@ async function copyJson(): Promise<void> {
   const copied = await navigator.clipboard.writeText(JSON.stringify(props.turn.value, null, 2)).then(() => true, () => false)
   notices.show(copied ? 'The object by facet is on the clipboard.' : 'The browser does not let Idolon copy; take it from “as it came” below.')
 }
+// Put away before all was decided: what was taken so far is kept.
+onBeforeUnmount(() => {
+  const { taken, left } = counts.value
+  if (!decided.value && taken + left > 0) emit('decided', taken, left + units.value.length)
+})
 const why = computed(() => (props.turn.kind === 'engine' ? (props.turn.value as { why?: string } | null)?.why : undefined))
 </script>
 
