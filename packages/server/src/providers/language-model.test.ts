@@ -83,7 +83,7 @@ describe('asking a model', () => {
     })
     const broke = await failure(address)
     expect(broke).toBeInstanceOf(BrokenOff)
-    expect((broke as BrokenOff).text).toBe('a fox in the')
+    expect(broke).toMatchObject({ text: 'a fox in the' })
     address = await service((response) => {
       stream(response, ['a fox'])
       response.end(`data: ${JSON.stringify({ error: { message: 'overloaded' } })}\n\n`)
