@@ -36,6 +36,8 @@ describe('differences of two drafts', () => {
       'seed|changed|seed 1|seed 2',
       'engine|changed|burin|tympan',
     ])
+    expect(said(draft('a brass fox, a clockwork hat, gouache'), draft('a tall wolf, a paper hat, gouache'))).toEqual(['phrase|changed|a brass fox|a tall wolf', 'phrase|changed|a clockwork hat|a paper hat'])
+    expect(said(draft('a brass fox, a clockwork hat, gouache'), draft('a brass fox with a clockwork hat, gouache'))).toEqual(['phrase|changed|a brass fox, a clockwork hat|a brass fox with a clockwork hat'])
     const off = { kind: 'off', from: 7, to: 14 } as const
     expect(said(draft('a fox, at dusk, gouache'), draft('a fox, at dusk, gouache', { marks: [off] }))).toEqual(['off|added||at dusk off'])
   })
@@ -43,6 +45,10 @@ describe('differences of two drafts', () => {
   it('counts no difference that shows in no picture', () => {
     expect(said(draft('a fox,  at dusk', { leaveOut: ['people', 'birds'] }), draft('A fox, at dusk.', { leaveOut: ['birds', 'people'] }))).toEqual([])
     expect(said(draft('a fox'), draft('a fox'))).toEqual([])
+    // A sentence around a phrase shows no more than the phrase.
+    expect(said(draft('a fox, close-up, gouache'), draft('a fox, It is seen in a close-up, It is a gouache'))).toEqual([])
+    expect(said(draft('It is shown from a low angle'), draft('low angle'))).toEqual([])
+    expect(said(draft('close-up'), draft('It is seen in a wide shot'))).toEqual(['phrase|changed|close-up|It is seen in a wide shot'])
   })
 
   it('makes one change alone and leaves the others', () => {

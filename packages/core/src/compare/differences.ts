@@ -7,7 +7,7 @@ import type { TextRange } from '../text-range.ts'
 import type { Difference } from './difference.ts'
 import { type Entry, mergedList } from './list-units.ts'
 import { alignPhrases } from './alignment.ts'
-import { bareText } from './plain-words.ts'
+import { bareText, unframedText } from './plain-words.ts'
 import { changesBack, changesOf, type Piece, textUnits } from './text-pieces.ts'
 
 /** What a unit changes: pieces of the text, marks of either draft, entries of a merged list, keys of the settings. */
@@ -59,16 +59,17 @@ export class Differences {
     const { text: after } = this.b
     if (before === after) return []
     return textUnits(before, after, phrasesA, phrasesB, alignPhrases(phrasesA, phrasesB).pairs).map(({ pieces, a, b }): Unit => {
-      const said = (text: string, phrases: readonly Phrase[], own: readonly number[]) => own.map((i) => phrases[i]!).map(({ start, end }) => text.slice(start, end)).join(', ')
+      // Neighbours are said as they stand.
+      const said = (text: string, phrases: readonly Phrase[], own: readonly number[]) => runsOf(own).map(([first, last]) => text.slice(phrases[first]!.start, phrases[last]!.end)).join(', ')
       const [x, y] = [said(before, phrasesA, a), said(after, phrasesB, b)]
       const facet = (phrasesB[b[0] ?? -1] ?? phrasesA[a[0] ?? -1])?.facet
-      const moves = pieces.some(({ insert }) => insert) && pieces.some(({ insert }) => !insert)
-      const same = bareText(x) === bareText(y)
-      // Its words are there still: what went is a gap, or it stands elsewhere now.
-      const touched = pieces.some(({ text }) => bareText(text) !== '')
+      const same = unframedText(x) === unframedText(y)
+      // Its words are there still: what went is a gap, or words that went from one place came at another.
+      const worded = pieces.filter(({ text }) => bareText(text) !== '')
+      const moved = worded.some(({ insert }) => insert) && worded.some(({ insert }) => !insert)
       return {
-        kind: same && !(touched && moves) ? 'small' : 'phrase',
-        change: same ? (touched && moves ? 'moved' : 'changed') : x === '' ? 'added' : y === '' ? 'removed' : 'changed',
+        kind: same && !moved ? 'small' : 'phrase',
+        change: same ? (moved ? 'moved' : 'changed') : x === '' ? 'added' : y === '' ? 'removed' : 'changed',
         ...(facet ? { facet } : {}),
         ...(x === '' && y === '' ? { a: gap(pieces.filter(({ insert }) => !insert).map(({ text }) => text).join(' ')), b: gap(pieces.filter(({ insert }) => insert).map(({ text }) => text).join(' ')) } : { ...(x ? { a: x } : {}), ...(y ? { b: y } : {}) }),
         parts: { pieces },
@@ -183,6 +184,17 @@ export class Differences {
     }
     return editBetween(this.a, after, changes)
   }
+}
+
+/** Ascending numbers as runs without a gap, each by its first and last. */
+function runsOf(numbers: readonly number[]): [number, number][] {
+  const runs: [number, number][] = []
+  for (const n of numbers) {
+    const last = runs.at(-1)
+    if (last?.[1] === n - 1) last[1] = n
+    else runs.push([n, n])
+  }
+  return runs
 }
 
 /** Units in which what went and what came in its place are one. */

@@ -21,3 +21,9 @@ export function plainWords(text: string): PlainWord[] {
 
 /** Two texts are equal by this exactly when they differ in nothing but case, spacing, punctuation and articles. */
 export const bareText = (text: string): string => [...text.matchAll(WORD)].map(([word]) => word.toLowerCase()).filter((word) => word !== 'a' && word !== 'an' && word !== 'the').join(' ')
+
+/** What a sentence puts before what it says of the picture: “it is seen in a close-up” says “close-up”. */
+const FRAME = /^(?:it|this|that|they|these)(?:'s|’s| is| are| was| were)(?: (?:seen|shown|set|done|made|taken|framed|lit|drawn|painted|rendered|told)(?= (?:in|as|from|at|with|by|on)\b))?(?: (?:in|as|from|at|with|by|on)\b)? /
+
+/** As `bareText`, less the frame that a sentence puts around a phrase. */
+export const unframedText = (text: string): string => bareText(text).replace(FRAME, '')

@@ -39,7 +39,7 @@ function onKey(event: KeyboardEvent): void {
     <div class="said">
       <template v-if="words">
         <span v-if="difference.a && !narrow" class="was">{{ difference.a }}</span>
-        <span v-if="difference.change === 'moved'" class="soft">stands elsewhere</span>
+        <span v-if="difference.change === 'moved'" class="soft">moved</span>
         <ins v-else-if="difference.b" class="now">{{ difference.b }}</ins>
         <span v-else class="soft">goes</span>
       </template>
