@@ -71,6 +71,7 @@ describe('the leave-out list', () => {
     expect(found('fights-leave-out', draft('a sparrow on a gate, gouache, farmyard', { leaveOut: ['birds'] }))).toEqual(['sparrow ~ [birds]'])
     expect(found('fights-leave-out', draft('a tram beside a billboard, linocut, street', { leaveOut: ['text'] }))).toEqual(['billboard ~ [text]'])
     expect(found('fights-leave-out', draft('a stone lion at a gate, etching, park', { leaveOut: ['animals'] }))).toEqual([])
+    expect(found('fights-leave-out', draft('a honey jar on a shelf, dry, a worn bench, photograph', { leaveOut: ['people'] }))).toEqual([])
   })
 
   it('holds bare words', () => {

@@ -7,7 +7,7 @@ import { edited, removing } from './fixes.ts'
 import { impliedBy } from './leave-out-words.ts'
 
 const NOUN = 1
-const ADJECTIVE = 2
+const ADJECTIVE = 4
 const WORD = /[\p{L}\p{N}]+(?:[’'-][\p{L}\p{N}]+)*/gu
 const finders = new Map<string, TermFinder<true>>()
 /** Words of a list whose kinds go by another name in the tree of kinds. */
@@ -15,6 +15,7 @@ const KIND_OF: Readonly<Record<string, string>> = { people: 'person', persons: '
 /** Made of something, or a picture of it: no living thing. */
 const MADE_OF = /\b(?:stone|bronze|brass|marble|toy|wooden|paper|carved|painted|porcelain|plush|stuffed|tin|clay|origami|knitted|glass|iron|plaster|statue of|sculpture of|clockwork|cardboard|felt|chocolate|snow|sand|papier-mâché|gilded|stuffed)\s+(?:\p{L}+\s+)?$/iu
 const LIVING = new Set(['animal', 'animals', 'person', 'bird', 'birds', 'pets', 'domestic animal', 'insects', 'fish', 'dogs', 'cats', 'horses'])
+const COUNTED = /\b(?:an?|the|one|two|three|four|some|several|many)\s+$/i
 const PEOPLE = /^(?:people|persons?|humans?|figures?|anyone|anybody)$/
 
 interface Spot {
@@ -28,13 +29,20 @@ type Thing = Spot & { word: string }
 function* thingsOf(checked: Checked, phrase: Phrase): Generator<Thing> {
   const words = [...phrase.text.matchAll(WORD)]
   const isNoun = (word: string) => ((checked.language.words.find(word)?.classes ?? 0) & NOUN) !== 0
+  /** More often a quality, or what is done, than a thing. */
+  const isQuality = (word: string) => {
+    const facts = checked.language.words.find(word)
+    return facts !== undefined && (facts.classes & ADJECTIVE) !== 0 && (facts.main === 1 || facts.main === 2)
+  }
   for (let i = 0; i < words.length; i++) {
     const word = words[i]![0].toLowerCase()
     const next = words[i + 1]
     const joined = next !== undefined && /^\s$/.test(phrase.text.slice(words[i]!.index + word.length, next.index))
     // A quality goes with the word after it, though the reading may have parted them: “dry” of “dry leaves”.
     const goesOn = joined || (next === undefined && /^\s\p{L}/u.test(checked.shown.slice(phrase.end)))
-    if (!isNoun(word) || (checked.language.words.find(word)?.main === ADJECTIVE && goesOn) || (joined && checked.language.words.find(next![0].toLowerCase())?.main === 0)) continue
+    // By itself it is a quality too, unless it is counted or the picture is of it: “dry” is weather, “a nude” is somebody.
+    const counted = phrase.facet === 'subject' || COUNTED.test(checked.shown.slice(0, phrase.start + words[i]!.index))
+    if (!isNoun(word) || (isQuality(word) && (goesOn || !counted)) || (joined && checked.language.words.find(next![0].toLowerCase())?.main === 0)) continue
     yield { start: phrase.start + words[i]!.index, end: phrase.start + words[i]!.index + word.length, phrase, word }
   }
 }

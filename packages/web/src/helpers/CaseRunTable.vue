@@ -67,7 +67,7 @@ const changed = (results: readonly (CaseResult | undefined)[]) => (results.lengt
       <tbody>
         <template v-for="row in rows" :key="row.id">
           <tr>
-            <th scope="row"><button class="plain" :aria-expanded="open === row.id" @click="open = open === row.id ? '' : row.id">{{ row.name }}</button><span v-if="changed(row.results)" class="change" :class="changed(row.results)"> {{ changed(row.results) }}</span></th>
+            <th scope="row"><button class="plain" :aria-expanded="open === row.id" @click="open = open === row.id ? '' : row.id">{{ row.name }}</button><span v-if="changed(row.results)" class="change" :class="changed(row.results)">{{ ` ${changed(row.results)}` }}</span></th>
             <td v-for="(result, side) in row.results" :key="side" :class="{ failed: result?.passed === false, passed: result?.passed }">
               <p v-for="line in says(result)" :key="line">{{ line }}</p>
             </td>

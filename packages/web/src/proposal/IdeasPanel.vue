@@ -24,10 +24,11 @@ function toggled(which: ReadonlySet<number>, place: number): Set<number> {
 }
 const picked = computed(() => ideas.value.filter((_, place) => chosen.value.has(place)))
 const not = computed(() => ideas.value.filter((_, place) => disliked.value.has(place)))
-/** “1, 3, 5-7”: chosen by number. */
+/** “1, 3, 5-7, 9-”: chosen by number. */
 function byNumber(text: string): void {
-  const places = text.split(/[,;\s]+/).flatMap((part) => {
-    const [from = 0, to = from] = part.split(/[-–]/).map(Number)
+  const places = text.split(/[,;\s]+/).filter(Boolean).flatMap((part) => {
+    const [first = '', last = first] = part.split(/[-–]/)
+    const [from, to] = [Number(first || 1), Number(last || ideas.value.length)]
     return Array.from({ length: Math.max(0, Math.min(ideas.value.length, to) - from + 1) }, (_, i) => from + i - 1)
   })
   chosen.value = new Set(places.filter((place) => Number.isInteger(place) && place >= 0 && place < ideas.value.length))
