@@ -140,6 +140,15 @@ test('two models at once: both side by side by facet, a phrase taken from each; 
   await takeButtons(page).last().click()
   await expect.poll(async () => (await promptNow(id)).draft.text.length).not.toBe(written.length)
   expect((await promptNow(id)).draft.text).toContain('my own words')
+
+  // Both go on, each from its own answer, and the first pair is still there.
+  await place(page).getByLabel('Go on, each from its own answer').fill('at night')
+  await place(page).getByRole('button', { name: 'Ask for that' }).click()
+  await expect(place(page).getByRole('button', { name: '“at night”' })).toHaveAttribute('aria-pressed', 'true')
+  const moment = place(page).getByRole('region', { name: 'Moment' })
+  for (const model of ['Quoin', 'Flourish']) await expect(moment.getByRole('list', { name: model }).locator('ins').filter({ hasText: 'night' })).toBeVisible({ timeout: 20_000 })
+  await place(page).getByRole('button', { name: 'Take 1' }).click()
+  await expect(place(page).getByRole('strong').or(place(page).locator('.head strong'))).toHaveText(['Quoin', 'Flourish'])
 })
 
 test('an answer is stopped, goes on after a reload, and one that cannot be used leaves the draft untouched', async ({ page }) => {

@@ -31,8 +31,8 @@ export function useAsking(about: AskedAbout) {
   /** Oldest first. */
   const turns = shallowRef<Turn[]>([])
   const shown = ref<string>()
-  /** Of two models the other, shown beside. */
-  const beside = ref<string>()
+  /** Where two models were asked, the second one's turn by the first one's. */
+  const partners = reactive<Record<string, string>>({})
   /** What has come of answers that are still being written. */
   const texts = reactive<Record<string, string>>({})
   const ends = new Map<string, () => void>()
@@ -40,7 +40,11 @@ export function useAsking(about: AskedAbout) {
 
   const turnOf = (id: string | undefined) => turns.value.find((turn) => turn.id === id)
   const turn = computed(() => turnOf(shown.value))
-  const other = computed(() => turnOf(beside.value))
+  /** Of two models the second, shown beside. */
+  const other = computed(() => turnOf(partners[shown.value ?? '']))
+  /** What can be shown, one or a pair at a time. */
+  const takes = computed(() => turns.value.filter(({ id }) => !Object.values(partners).includes(id)))
+  const answered = () => [turn.value, other.value].filter((one) => one?.state === 'done') as Turn[]
   const busy = computed(() => turns.value.some(isOpen))
 
   function put(turn: Turn): void {
@@ -65,6 +69,13 @@ export function useAsking(about: AskedAbout) {
     )
   }
 
+  /** Shows one turn, or two beside each other, and follows what comes. */
+  function present([first, second]: readonly Turn[]): void {
+    for (const one of [first, second]) if (one) follow(one)
+    if (first && second) partners[first.id] = second.id
+    shown.value = first?.id
+  }
+
   const send = (helper: string, model: string, values: HelperValues, more: { version?: number; seed: number; parentId?: string; further?: string; takes?: string[] }) =>
     call(askHelper, {
       body: { id: crypto.randomUUID(), projectId: about.projectId, promptId: about.promptId, helper, model, values, draft: structuredClone(about.draft()), seed: more.seed, parentId: more.parentId ?? null, further: more.further ?? null, takes: more.takes ?? [], ...(more.version === undefined ? {} : { version: more.version }) },
@@ -76,37 +87,31 @@ export function useAsking(about: AskedAbout) {
       const seed = Math.floor(Math.random() * 1_000_000)
       const asked = await Promise.all(models.map((model) => send(helper, model, values, { seed, ...(version === undefined ? {} : { version }) })))
       close()
-      for (const turn of asked) follow(turn)
-      shown.value = asked[0]?.id
-      beside.value = asked[1]?.id
+      present(asked)
     })
-  /** Goes on from an answer with a further instruction, in the same place. */
-  const goOn = (from: Turn, further: string) =>
+  /** Goes on from what is shown with a further instruction, in the same place; two models both go on, each from its own answer. */
+  const goOn = (further: string) =>
+    task(async () => present(await Promise.all(answered().map((from) => send(from.helper.id, from.model.id, from.values, { version: from.helper.version, seed: (from.seed + 1) % MAX_SEED, parentId: from.id, further })))))
+  /** Two more answers to the same question, unlike those there are; of two models one more each. */
+  const twoMore = () =>
     task(async () => {
-      const next = await send(from.helper.id, from.model.id, from.values, { version: from.helper.version, seed: (from.seed + 1) % MAX_SEED, parentId: from.id, further })
-      beside.value = undefined
-      follow(next)
-      shown.value = next.id
-      return next
-    })
-  /** Two more answers to the same question, unlike those there are. */
-  const twoMore = (from: Turn) =>
-    task(async () => {
+      const [from, second] = answered()
+      if (!from) return
       const { offeredTexts } = await import('@idolon/core/helper')
       const takes = turns.value.flatMap(({ kind, value }) => (value === null ? [] : offeredTexts(kind, value))).slice(-20)
       const first = Math.max(...turns.value.map(({ seed }) => seed))
-      const asked = await Promise.all([1, 2].map((by) => send(from.helper.id, from.model.id, from.values, { version: from.helper.version, seed: (first + by) % MAX_SEED, takes, ...(from.parentId && from.further ? { parentId: from.parentId, further: from.further } : {}) })))
-      beside.value = undefined
-      for (const turn of asked) follow(turn)
-      shown.value = asked[0]?.id
+      const more = (of: Turn, by: number) => send(of.helper.id, of.model.id, of.values, { version: of.helper.version, seed: (first + by) % MAX_SEED, takes, ...(of.parentId && of.further ? { parentId: of.parentId, further: of.further } : {}) })
+      const asked = await Promise.all(second ? [more(from, 1), more(second, 1)] : [more(from, 1), more(from, 2)])
+      if (second) present(asked)
+      else for (const turn of asked.toReversed()) present([turn])
     })
   /** Sends the same question again. */
   const again = (from: Turn) =>
     task(async () => {
       const next = await send(from.helper.id, from.model.id, from.values, { version: from.helper.version, seed: (from.seed + 1) % MAX_SEED, ...(from.parentId && from.further ? { parentId: from.parentId, further: from.further } : {}) })
-      follow(next)
-      if (beside.value === from.id) beside.value = next.id
-      else shown.value = next.id
+      const pair = other.value
+      if (pair?.id === from.id && turn.value) present([turn.value, next])
+      else present(pair ? [next, pair] : [next])
     })
   const stop = () => task(() => Promise.all(turns.value.filter(isOpen).map(({ id }) => call(stopTurn, { params: { turn: id } }))))
 
@@ -116,7 +121,7 @@ export function useAsking(about: AskedAbout) {
     ends.clear()
     turns.value = []
     shown.value = undefined
-    beside.value = undefined
+    for (const id of Object.keys(partners)) delete partners[id]
   }
   /** Puts away what is shown for good: it is not offered again when the page is opened anew. */
   function putAway(): void {
@@ -128,8 +133,7 @@ export function useAsking(about: AskedAbout) {
   /** Shows a turn of before, by itself. */
   function takeUp(turn: Turn): void {
     close()
-    follow(turn)
-    shown.value = turn.id
+    present([turn])
   }
   /** Keeps how many changes were taken and left. */
   const decide = (id: string, taken: number, left: number) => task(() => call(decideTurn, { params: { turn: id }, body: { taken, left } }))
@@ -142,11 +146,8 @@ export function useAsking(about: AskedAbout) {
     if (!last || turns.value.length || last.taken || last.state === 'stopped' || Date.now() - Date.parse(last.askedAt) > REOPENED_MS) return
     // Of two models asked at once both come back, the first on the left.
     const other = list.find((one) => one.id !== last.id && one.helper.id === last.helper.id && one.seed === last.seed && one.model.id !== last.model.id && !one.taken && one.state !== 'stopped')
-    const [first, second] = other ? [other, last] : [last]
-    for (const one of [first, second]) if (one) follow(one)
-    shown.value = first.id
-    beside.value = second?.id
+    present(other ? [other, last] : [last])
   }
-  return { turns, shown, beside, turn, other, texts, busy, ask, goOn, twoMore, again, stop, close, putAway, show, takeUp, decide, reopen }
+  return { turns, shown, turn, other, takes, texts, busy, ask, goOn, twoMore, again, stop, close, putAway, show, takeUp, decide, reopen }
 }
 export type Asking = ReturnType<typeof useAsking>

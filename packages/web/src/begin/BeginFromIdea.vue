@@ -40,7 +40,7 @@ const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like
       <template v-else>
         <p class="row-actions" role="group" aria-label="Answers">
           <button v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</button>
-          <button class="plain" @click="asking.twoMore(turn)">Two more takes</button>
+          <button class="plain" @click="asking.twoMore()">Two more takes</button>
         </p>
         <TurnFacts :turn="turn" />
       </template>

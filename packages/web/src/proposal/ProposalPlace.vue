@@ -26,9 +26,9 @@ const further = ref('')
 const turn = computed(() => props.asking.turn.value)
 const other = computed(() => props.asking.other.value)
 const pair = computed((): [Turn, Turn] | undefined => (turn.value && other.value && turn.value.proposed && other.value.proposed ? [turn.value, other.value] : undefined))
-const takes = computed(() => props.asking.turns.value.filter(({ id }) => id !== other.value?.id))
+const takes = computed(() => props.asking.takes.value)
 const says = (one: Turn) => (one.further ? one.further : '')
-const canGoOn = computed(() => turn.value?.state === 'done')
+const canGoOn = computed(() => [turn.value, other.value].some((one) => one?.state === 'done'))
 watch(turn, () => (further.value = ''))
 /** What is asked from further down the page is answered up here. */
 const head = useTemplateRef<HTMLElement>('head')
@@ -43,7 +43,7 @@ watch(
 
 async function send(): Promise<void> {
   const said = further.value.trim()
-  if (said && turn.value) await props.asking.goOn(turn.value, said)
+  if (said) await props.asking.goOn(said)
 }
 const decided = (one: Turn, taken: number, left: number) => void props.asking.decide(one.id, taken, left)
 const replace = (idea: string) => {
@@ -57,7 +57,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
 <template>
   <section v-if="turn" class="place" :aria-label="`What ${turn.helper.name} answers`">
     <header ref="head">
-      <h2>{{ turn.helper.name }} <span class="soft">{{ pair || (other && !pair) ? 'two models' : turn.model.name }}{{ turn.model.simulated ? ', simulated' : '' }}</span></h2>
+      <h2>{{ turn.helper.name }} <span class="soft">{{ other ? 'two models' : turn.model.name }}{{ turn.model.simulated ? ', simulated' : '' }}</span></h2>
       <button class="plain" @click="emit('close')">Put away</button>
     </header>
     <p v-if="takes.length > 1" class="row-actions takes" role="group" aria-label="Answers">
@@ -81,10 +81,10 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
     </template>
 
     <p v-if="asking.busy.value"><button class="quiet" @click="asking.stop()">Stop</button></p>
-    <form v-if="canGoOn && !asking.busy.value && !pair" class="on" @submit.prevent="send">
-      <label class="labelled"><span>Go on from this answer</span><input v-model="further" class="field" maxlength="2000" placeholder="shorter; at night; without the dog" /></label>
+    <form v-if="canGoOn && !asking.busy.value" class="on" @submit.prevent="send">
+      <label class="labelled"><span>{{ other ? 'Go on, each from its own answer' : 'Go on from this answer' }}</span><input v-model="further" class="field" maxlength="2000" placeholder="shorter; at night; without the dog" /></label>
       <button class="quiet" :disabled="!further.trim()">Ask for that</button>
-      <button type="button" class="plain" @click="asking.twoMore(turn)">Two more takes</button>
+      <button type="button" class="plain" @click="asking.twoMore()">{{ other ? 'One more of each' : 'Two more takes' }}</button>
     </form>
     <TurnFacts v-for="one in [turn, ...(other ? [other] : [])].filter((each) => !isOpen(each))" :key="one.id" :turn="one" />
   </section>
@@ -138,6 +138,6 @@ h2 .soft {
   width: 100%;
 }
 .on .plain {
-  align-self: center;
+  padding-bottom: 7px;
 }
 </style>
