@@ -10,6 +10,8 @@ export interface Sequence {
   labels: Uint8Array
   /** The vector of each item's word, or undefined. */
   vectors: readonly (Float64Array | undefined)[]
+  /** The same prompt otherwise put, which half the time is learned from in its place. */
+  otherwise?: readonly Sequence[]
 }
 export interface Options extends Shape {
   epochs: number
@@ -94,7 +96,11 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options): 
   const output = new Adam(net.output)
   const pairs = new Adam(net.pairs)
   const parts = [rows, project, bias, ...gates, output, pairs]
-  const ids = sequences.map(({ items }) => items.map((item) => index.rowsOf(featuresOf(item))))
+  const ids = new Map(sequences.flatMap((sequence) => [sequence, ...(sequence.otherwise ?? [])]).map((sequence) => [sequence, sequence.items.map((item) => index.rowsOf(featuresOf(item)))]))
+  const oneOf = (sequence: Sequence): Sequence => {
+    const { otherwise = [] } = sequence
+    return otherwise.length && random() < 0.5 ? otherwise[Math.floor(random() * otherwise.length)]! : sequence
+  }
   const order = sequences.map((_, i) => i).filter((s) => sequences[s]!.items.length > 0)
   const BATCH = 4
   let steps = 0
@@ -106,7 +112,7 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options): 
     }
     let touched = new Set<number>()
     order.forEach((s, at) => {
-      backward(s, touched)
+      backward(oneOf(sequences[s]!), touched)
       if ((at + 1) % BATCH && at + 1 < order.length) return
       steps++
       // Up for a little while, then down along a cosine.
@@ -126,15 +132,16 @@ export function trainNetwork(sequences: readonly Sequence[], options: Options): 
   for (const part of parts) part.settle()
   return net
 
-  function backward(s: number, touched: Set<number>): void {
-    const { items, labels, vectors } = sequences[s]!
+  function backward(sequence: Sequence, touched: Set<number>): void {
+    const { items, labels, vectors } = sequence
+    const rowsOf = ids.get(sequence)!
     const n = items.length
     // First layer, with features and numbers left out at random.
     const x = new Float64Array(n * input)
     const kept: number[][] = []
     const keptVector: boolean[] = []
     for (let i = 0; i < n; i++) {
-      const own = ids[s]![i]!.filter(() => random() >= dropFeature)
+      const own = rowsOf[i]!.filter(() => random() >= dropFeature)
       kept.push(own)
       for (let d = 0; d < input; d++) x[i * input + d] = net.bias[d]!
       const scale = 1 / (1 - dropFeature)

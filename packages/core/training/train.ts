@@ -15,11 +15,14 @@ import { WordTable } from '../src/read/words/word-table.ts'
 import { type Example, readCorpus } from './corpus.ts'
 import { calibrationOf, reliability, Score } from './evaluate.ts'
 import { sequencesOf } from './examples.ts'
-import { type Options, trainNetwork } from './network.ts'
+import { shuffled } from './shuffled.ts'
+import { type Options, type Sequence, trainNetwork } from './network.ts'
 
 const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const FOLDS = 10
-const OPTIONS: Options = { vector: 24, input: 48, hidden: 32, epochs: 20, rate: 0.004, seed: 1, atLeast: 2, dropFeature: 0.25, drop: 0.5, decay: 0.01, average: 0.999 }
+/** Orders of a list that are learned from, beside its own. */
+const ORDERS = 6
+const OPTIONS: Options = { vector: 24, input: 48, hidden: 32, epochs: 26, rate: 0.004, seed: 1, atLeast: 2, dropFeature: 0.25, drop: 0.5, decay: 0.01, average: 0.999 }
 
 const say = (line: string) => process.stdout.write(`${line}\n`)
 const wordBytes = readFileSync(join(CORE, 'tables/words.bin'))
@@ -31,7 +34,14 @@ function foldOf(example: Example): number {
   const worlds = [...new Set(corpus.map(({ world }) => world))]
   return worlds.indexOf(example.world) % FOLDS
 }
-const fit = (examples: readonly Example[]) => trainNetwork(examples.flatMap((example) => sequencesOf(example, words)), OPTIONS)
+/** A prompt's units; a list of one unit also in other orders of its items, mostly begun as it is, as most writers begin with the subject. */
+function lessonsOf(example: Example, i: number): Sequence[] {
+  const own = sequencesOf(example, words)
+  if (own.length !== 1) return own
+  const otherwise = Array.from({ length: ORDERS }, (_, n) => shuffled(example, 1 + i * ORDERS + n, n % 3 === 0 ? 0 : 1)).flatMap((one) => (one ? sequencesOf(one, words) : []))
+  return [{ ...own[0]!, otherwise }]
+}
+const fit = (examples: readonly Example[]) => trainNetwork(examples.flatMap(lessonsOf), OPTIONS)
 
 function score(reader: Reader, examples: readonly Example[]): Score {
   const total = new Score()
