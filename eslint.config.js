@@ -9,7 +9,7 @@ const ALLOWED = { core: [], contract: ['core'], server: ['contract', 'core'], st
 
 const direction = Object.entries(ALLOWED).map(([name, allowed]) => {
   const message = `${name} may import only ${allowed.length ? allowed.map((a) => `@idolon/${a}`).join(' and ') : 'nothing'} of ours.`
-  const ours = allowed.length ? `^@idolon/(?!(?:${allowed.join('|')})(?:/reader|/check|/helper|/tables/\\w+\\.(?:bin|json)\\?url)?$)` : '^@idolon/'
+  const ours = allowed.length ? `^@idolon/(?!(?:${allowed.join('|')})(?:/reader|/check|/helper|/look|/tables/\\w+\\.(?:bin|json)\\?url)?$)` : '^@idolon/'
   return {
     files: [`packages/${name}/src/**/*.{ts,vue}`],
     rules: {

@@ -10,6 +10,7 @@ const ALIAS = {
   '@idolon/core/reader': join(ROOT, 'packages/core/src/reader.ts'),
   '@idolon/core/check': join(ROOT, 'packages/core/src/check.ts'),
   '@idolon/core/helper': join(ROOT, 'packages/core/src/helper.ts'),
+  '@idolon/core/look': join(ROOT, 'packages/core/src/look.ts'),
   ...Object.fromEntries(['core', 'contract', 'server', 'standins'].map((name) => [`@idolon/${name}`, join(ROOT, `packages/${name}/src/index.ts`)])),
 }
 

@@ -9,7 +9,8 @@ import { demand } from '../http/validators.ts'
 import { pictureOf } from '../proofs/references.ts'
 import { metadataOf } from './metadata.ts'
 import { keepPicture, pictureBytes, type PictureSize } from './store.ts'
-import { NotAPicture, takeIn } from './take-in.ts'
+import { NotAPicture } from './not-a-picture.ts'
+import { takeIn } from './take-in.ts'
 
 const Params = Type.Object({ sha256: Sha256 })
 const ProofParams = Type.Object({ proof: Id })

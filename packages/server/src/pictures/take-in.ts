@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import sharp from 'sharp'
+import { NotAPicture } from './not-a-picture.ts'
 
 /** Named in the database beside each thumbnail, so that an older maker's can be renewed. */
 export const THUMBNAIL_MAKER = 'webp-480-1'
@@ -34,11 +35,6 @@ export interface TakenIn {
 
 /** The thumbnail of a thumbnail. */
 export const smallOf = (thumbnail: Buffer): Promise<Buffer> => sharp(thumbnail).resize(SMALL_EDGE, SMALL_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 80, effort: 2 }).toBuffer()
-
-/** What is wrong with bytes that were to be a picture, as the end of a sentence: “it is …”. */
-export class NotAPicture extends Error {
-  override name = 'NotAPicture'
-}
 
 /** The pixels a picture says it has when it stands upright, from its header alone. */
 async function sizeOf(bytes: Buffer): Promise<{ width: number; height: number }> {

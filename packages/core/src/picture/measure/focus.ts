@@ -1,0 +1,50 @@
+import { boxBlur, steepness } from '../planes.ts'
+import type { View } from '../view.ts'
+
+const EDGE = 768
+const CELL = 24
+/** A cell with less from its darkest to its lightest has nothing that could be sharp. */
+const RANGE = 0.085
+/** How wide an edge is (the deviation of the blur it went through, in pixels of a view of 768) where it is sharp, and where it is blurred. */
+const SHARP = 1.35
+const BLURRED = 3.2
+/** The steepest slope of a step of height h, blurred by a Gaussian of deviation s, is h / (s * this). */
+const STEEPEST = Math.sqrt(2 * Math.PI)
+const FEWEST_CELLS = 24
+
+/** How wide the edges of a picture are, cell by cell; nothing where a cell has none. */
+export function edgeWidths(view: View): { columns: number; widths: (number | undefined)[] } {
+  const l = view.at(EDGE).l
+  const smooth = boxBlur(l, 1)
+  const steep = steepness(smooth)
+  const columns = Math.floor(l.width / CELL)
+  const widths: (number | undefined)[] = []
+  for (let y = 0; y + CELL <= l.height; y += CELL)
+    for (let column = 0; column < columns; column++) {
+      let [low, high, most] = [1, 0, 0]
+      for (let v = y; v < y + CELL; v++)
+        for (let u = column * CELL; u < (column + 1) * CELL; u++) {
+          const i = v * l.width + u
+          low = Math.min(low, smooth.at[i]!)
+          high = Math.max(high, smooth.at[i]!)
+          most = Math.max(most, steep.at[i]!)
+        }
+      widths.push(high - low > RANGE && most > 0 ? (high - low) / (most * STEEPEST) : undefined)
+    }
+  return { columns, widths }
+}
+
+/**
+ * Whether only part of a picture is sharp or all of it, by how wide its edges are cell by cell (after the blur estimate of Elder &
+ * Zucker 1998 for a step). Undefined where too little has edges, nothing is sharp, or it lies between.
+ */
+export function focus(view: View): 'shallow' | 'deep' | undefined {
+  const known = edgeWidths(view).widths.filter((width) => width !== undefined)
+  if (known.length < FEWEST_CELLS) return undefined
+  const share = (holds: (width: number) => boolean) => known.filter(holds).length / known.length
+  const sharp = share((width) => width < SHARP)
+  const blurred = share((width) => width > BLURRED)
+  if (blurred > 0.38 && sharp > 0.03) return 'shallow'
+  if (blurred < 0.12 && sharp > 0.45) return 'deep'
+  return undefined
+}

@@ -1,0 +1,15 @@
+import { mean } from '../planes.ts'
+import type { View } from '../view.ts'
+
+const EDGE = 256
+/** The axis from warm to cool, orange to blue: greens and purples lie across it. */
+const AXIS = (50 * Math.PI) / 180
+
+/** Whether its colours are warm, cool or neither on the whole; undefined where it is near the line. */
+export function temperature(view: View): 'warm' | 'cool' | 'neutral' | undefined {
+  const { a, b } = view.at(EDGE)
+  const warmth = mean(a.at) * Math.cos(AXIS) + mean(b.at) * Math.sin(AXIS)
+  if (warmth > 0.02) return 'warm'
+  if (warmth < -0.014) return 'cool'
+  return warmth < 0.013 && warmth > -0.009 ? 'neutral' : undefined
+}
