@@ -4,7 +4,7 @@ import type { AnswerKind, HelperValues } from '@idolon/core/helper'
 import type { Knex } from 'knex'
 import type { Database } from '../database/connect.ts'
 
-interface TurnRow {
+export interface TurnRow {
   id: string
   project_id: string
   prompt_id: string | null

@@ -13,7 +13,7 @@ import { promptReader } from '../phrases/prompt-reader.ts'
 import { BrokenOff, type ModelAnswer } from '../providers/language-model.ts'
 import { ServiceFailure } from '../providers/service-failure.ts'
 import { engineFor } from './prepare.ts'
-import { settleTurn } from './rows.ts'
+import { settleTurn, type TurnRow } from './rows.ts'
 import { judgingTools, validateAnswer } from './tools.ts'
 
 /** A turn whose worker is silent for so long is free for another. */
@@ -49,16 +49,9 @@ interface Task {
 }
 
 /** What came of a turn. */
-interface Outcome {
+interface Outcome extends Pick<TurnRow, 'problem' | 'text' | 'earlier' | 'value' | 'mended' | 'proposed' | 'tries'> {
   state: 'done' | 'refused' | 'failed' | 'stopped'
-  problem: string | null
-  text: string
-  earlier: string[]
-  value: unknown
-  mended: string[]
-  proposed: Draft | null
   fixedLost: string[]
-  tries: number
 }
 
 const plain = (text: string) => text.replaceAll('\u0000', '\uFFFD')

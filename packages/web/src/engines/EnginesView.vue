@@ -85,7 +85,7 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
     <div class="columns">
       <ul aria-label="Engines">
         <li v-for="one in engines.all" :key="keyOf(one)">
-          <button class="row" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" @click="choose(keyOf(one))">
+          <button class="choice tall" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" @click="choose(keyOf(one))">
             <span class="name">{{ one.profile.name }} <span class="soft">{{ one.profile.revision }}</span></span>
             <span class="soft">{{ one.off ? 'switched off' : one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}{{ madeSoFar(one) }}</span>
           </button>
@@ -93,7 +93,7 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
       </ul>
       <ProfileForm v-if="writing" :key="writing.profile.id" :profile="writing.profile" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
       <article v-else-if="engine" class="profile">
-        <h2>{{ engine.profile.name }} {{ engine.profile.revision }} <span class="soft">{{ ORIGINS[engine.origin] }}</span></h2>
+        <h2 class="titled">{{ engine.profile.name }} {{ engine.profile.revision }} <span class="soft">{{ ORIGINS[engine.origin] }}</span></h2>
         <p v-if="engine.profile.simulated" class="soft">Simulated: its pictures are drawn here, by rule, and marked as such.</p>
         <p v-else-if="!engine.connected && !engine.off" class="soft">Not connected: the Desk writes for it and shows its output to copy; it cannot be asked for pictures from here.</p>
         <p class="notes">{{ engine.profile.notes }}</p>
@@ -151,43 +151,9 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
   gap: 34px;
   align-items: start;
 }
-.row {
-  display: grid;
-  width: 100%;
-  padding: 6px 10px;
-  border: 0;
-  border-left: 2px solid transparent;
-  background: none;
-  text-align: left;
-  cursor: pointer;
-}
-.row .name {
-  font-family: var(--serif);
-  font-size: 17px;
-}
-.row .soft {
-  font-size: 12.5px;
-}
-.row:hover {
-  background: var(--wash);
-}
-.row[aria-current] {
-  border-color: var(--accent);
-  background: var(--wash);
-}
 .profile {
   display: grid;
   gap: 14px;
-}
-h2 {
-  font-family: var(--serif);
-  font-size: 20px;
-}
-h2 .soft {
-  margin-left: 6px;
-  font-family: var(--grotesque);
-  font-size: 13px;
-  font-weight: 400;
 }
 .notes {
   font-family: var(--serif);

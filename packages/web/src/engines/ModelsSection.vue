@@ -109,10 +109,10 @@ const makeGullible = () =>
 
 <template>
   <section id="models" class="models" aria-labelledby="models-title">
-    <h2 id="models-title">Language models <span class="soft">for helpers</span></h2>
+    <h2 id="models-title" class="titled">Language models <span class="soft">for helpers</span></h2>
     <ul>
       <li v-for="model in models.all" :key="model.profile.id">
-        <button class="row" :aria-expanded="open === model.profile.id" @click="(open = open === model.profile.id ? '' : model.profile.id), (writing = undefined)">
+        <button class="choice" :aria-expanded="open === model.profile.id" @click="(open = open === model.profile.id ? '' : model.profile.id), (writing = undefined)">
           <span class="name">{{ model.profile.name }}</span> <span class="soft">{{ stateOf(model) }}{{ model.usage.answered ? `, ${model.usage.answered} answered` : '' }}</span>
         </button>
         <div v-if="open === model.profile.id && !writing" class="model">
@@ -178,38 +178,6 @@ const makeGullible = () =>
   max-width: 860px;
   padding-top: 18px;
   border-top: 1px solid var(--rule-strong);
-}
-h2 {
-  font-family: var(--serif);
-  font-size: 20px;
-}
-h2 .soft {
-  font-family: var(--grotesque);
-  font-size: 13px;
-  font-weight: 400;
-}
-.row {
-  display: flex;
-  gap: 10px;
-  align-items: baseline;
-  width: 100%;
-  padding: 5px 10px;
-  border: 0;
-  border-left: 2px solid transparent;
-  background: none;
-  text-align: left;
-  cursor: pointer;
-}
-.row:hover,
-.row[aria-expanded='true'] {
-  background: var(--wash);
-}
-.row[aria-expanded='true'] {
-  border-color: var(--accent);
-}
-.name {
-  font-family: var(--serif);
-  font-size: 17px;
 }
 .model {
   padding: 10px 0 16px 12px;

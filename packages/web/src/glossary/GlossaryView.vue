@@ -134,7 +134,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
         <p v-else-if="found.length === 0" class="soft">No term is written like that or says so. <button class="plain" @click="form = { entry: { term: asked, facet: facet ?? 'subject', does: '' } }">Add “{{ asked }}”</button></p>
         <ul aria-label="Terms">
           <li v-for="row in found.slice(0, most)" :key="keyOf(row)">
-            <button class="row" :aria-current="row === term ? 'true' : undefined" @click="go({ term: keyOf(row) })"><span class="name">{{ row.term }}</span><span v-if="!facet" class="soft">{{ row.facet }}</span><span v-if="row.own" class="soft">own</span></button>
+            <button class="choice" :aria-current="row === term ? 'true' : undefined" @click="go({ term: keyOf(row) })"><span class="name">{{ row.term }}</span><span v-if="!facet" class="soft">{{ row.facet }}</span><span v-if="row.own" class="soft">own</span></button>
           </li>
         </ul>
         <p v-if="found.length > most"><button class="plain" @click="most += PAGE">{{ counted(Math.min(PAGE, found.length - most), 'more term') }}</button></p>
@@ -190,32 +190,6 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
   max-height: calc(100vh - 190px);
   overflow: auto;
   border-top: 1px solid var(--rule);
-}
-.row {
-  display: flex;
-  gap: 10px;
-  align-items: baseline;
-  width: 100%;
-  padding: 3px 10px;
-  border: 0;
-  border-left: 2px solid transparent;
-  background: none;
-  text-align: left;
-  cursor: pointer;
-}
-.row .soft {
-  font-size: 12px;
-}
-.row .name {
-  font-family: var(--serif);
-  font-size: 15.5px;
-}
-.row:hover {
-  background: var(--wash);
-}
-.row[aria-current] {
-  border-color: var(--accent);
-  background: var(--wash);
 }
 .read {
   display: grid;

@@ -19,7 +19,7 @@ const rows = computed(() =>
 
 <template>
   <article class="entry">
-    <component :is="heading" class="term">{{ term.term }} <span class="soft">{{ term.facet }}{{ term.own ? ', your own' : '' }}</span></component>
+    <component :is="heading" class="titled">{{ term.term }} <span class="soft">{{ term.facet }}{{ term.own ? ', your own' : '' }}</span></component>
     <p v-if="term.also.length" class="soft">also {{ term.also.join(', ') }}</p>
     <p class="does">{{ term.does }}</p>
     <dl v-if="rows.length">
@@ -41,18 +41,8 @@ const rows = computed(() =>
   display: grid;
   gap: 6px;
 }
-.term {
-  font-family: var(--serif);
-  font-size: 20px;
-}
-h3.term {
+h3.titled {
   font-size: 17px;
-}
-.term .soft {
-  margin-left: 6px;
-  font-family: var(--grotesque);
-  font-size: 13px;
-  font-weight: 400;
 }
 .does {
   font-family: var(--serif);

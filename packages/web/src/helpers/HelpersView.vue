@@ -124,7 +124,7 @@ const remove = ({ id: which, body }: Helper) =>
     <div class="columns">
       <ul aria-label="Helpers">
         <li v-for="one in helpers.all" :key="one.id">
-          <RouterLink class="row" :to="`/helpers/${one.id}`" :aria-current="one.id === id && !writing?.isNew ? 'true' : undefined">
+          <RouterLink class="choice tall" :to="`/helpers/${one.id}`" :aria-current="one.id === id && !writing?.isNew ? 'true' : undefined">
             <span class="name">{{ one.body.name }}</span>
             <span class="soft">{{ one.shipped ? '' : 'yours, ' }}version {{ one.current }}{{ one.versions > 1 ? ` of ${one.versions}` : '' }}, {{ counted(one.cases, 'case') }}</span>
           </RouterLink>
@@ -132,7 +132,7 @@ const remove = ({ id: which, body }: Helper) =>
       </ul>
       <HelperEditor v-if="writing" :body="writing.body" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
       <article v-else-if="whole" class="helper">
-        <h2>{{ whole.helper.body.name }} <span class="soft">{{ whole.helper.shipped ? 'ships with Idolon' : 'yours' }}, version {{ whole.helper.current }}{{ whole.helper.body.tags.length ? `; ${whole.helper.body.tags.join(', ')}` : '' }}</span></h2>
+        <h2 class="titled">{{ whole.helper.body.name }} <span class="soft">{{ whole.helper.shipped ? 'ships with Idolon' : 'yours' }}, version {{ whole.helper.current }}{{ whole.helper.body.tags.length ? `; ${whole.helper.body.tags.join(', ')}` : '' }}</span></h2>
         <p class="does">{{ whole.helper.body.does }}</p>
         <pre class="exact instruction" tabindex="0" aria-label="Instruction">{{ whole.helper.body.instruction }}</pre>
         <p class="row-actions">
@@ -159,39 +159,9 @@ const remove = ({ id: which, body }: Helper) =>
   gap: 30px;
   align-items: start;
 }
-.row {
-  display: grid;
-  padding: 5px 10px;
-  border-left: 2px solid transparent;
-  text-decoration: none;
-}
-.row .name {
-  font-family: var(--serif);
-  font-size: 16.5px;
-}
-.row .soft {
-  font-size: 12.5px;
-}
-.row:hover {
-  background: var(--wash);
-}
-.row[aria-current] {
-  border-color: var(--accent);
-  background: var(--wash);
-}
 .helper {
   display: grid;
   gap: 16px;
-}
-h2 {
-  font-family: var(--serif);
-  font-size: 20px;
-}
-h2 .soft {
-  margin-left: 6px;
-  font-family: var(--grotesque);
-  font-size: 13px;
-  font-weight: 400;
 }
 .does {
   font-family: var(--serif);
