@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../random/seeded.ts'
-import { factsOf } from './facts.ts'
+import { factsOf as factsOfView } from './facts.ts'
 import type { Raster } from './raster.ts'
+import { View } from './view.ts'
+
+const factsOf = (raster: Raster) => factsOfView(new View(raster))
 
 type Rgb = readonly [number, number, number]
 /** A picture from what each place has, x and y from 0 to 1. */

@@ -7,36 +7,36 @@ import { mono } from './measure/mono.ts'
 import { palette, type PaletteColour } from './measure/palette.ts'
 import { symmetric } from './measure/symmetric.ts'
 import { temperature } from './measure/temperature.ts'
-import type { Raster } from './raster.ts'
-import { View } from './view.ts'
+import type { View } from './view.ts'
 
-/** What can be measured of a picture; what it does not settle is null, never a guess. */
-export interface Facts {
+/** What a glance at a picture tells: its colours and its light. What it does not settle is null, never a guess. */
+export interface FirstFacts {
   key: 'high' | 'mid' | 'low' | null
   temperature: 'warm' | 'cool' | 'neutral' | null
-  focus: 'shallow' | 'deep' | null
+  mono: boolean | null
   palette: PaletteColour[]
+}
+/** All that can be measured of a picture's pixels. */
+export interface Facts extends FirstFacts {
+  focus: 'shallow' | 'deep' | null
   /** Where the eye goes. */
   side: 'left' | 'centre' | 'right' | null
   /** As a share of the height, from the top. */
   horizon: number | null
   symmetric: boolean | null
-  mono: boolean | null
   busy: boolean | null
 }
 
-export function factsOf(raster: Raster): Facts {
-  const view = new View(raster)
+export const firstFactsOf = (view: View): FirstFacts => ({ key: key(view) ?? null, temperature: temperature(view) ?? null, mono: mono(view) ?? null, palette: palette(view) })
+
+export function factsOf(view: View, first = firstFactsOf(view)): Facts {
   const line = horizon(view)
   return {
-    key: key(view) ?? null,
-    temperature: temperature(view) ?? null,
+    ...first,
     focus: focus(view) ?? null,
-    palette: palette(view),
     side: side(view) ?? null,
     horizon: line ? Math.round(line.y * 100) / 100 : null,
     symmetric: symmetric(view) ?? null,
-    mono: mono(view) ?? null,
     busy: busy(view) ?? null,
   }
 }

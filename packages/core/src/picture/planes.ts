@@ -21,23 +21,32 @@ export function labPlanes({ width, height, rgb }: Raster): LabPlanes {
   return { l, a, b }
 }
 
-/** Made smaller by means over whole areas, so that its long edge is at most `edge`; a small plane stays as it is. */
-export function shrunk(from: Plane, edge: number): Plane {
+/** Made smaller by means over whole areas, so that its long edge is at most `edge`; a small picture stays as it is. */
+export function shrunk(from: Raster, edge: number): Raster {
   const scale = Math.min(1, edge / Math.max(from.width, from.height))
   if (scale === 1) return from
   const width = Math.max(1, Math.round(from.width * scale))
   const height = Math.max(1, Math.round(from.height * scale))
-  const to = plane(width, height)
-  for (let y = 0; y < height; y++) {
-    const [y0, y1] = [Math.floor((y * from.height) / height), Math.max(Math.floor(((y + 1) * from.height) / height), Math.floor((y * from.height) / height) + 1)]
+  const rgb = new Uint8Array(width * height * 3)
+  const bounds = (n: number, of: number) => Array.from({ length: n + 1 }, (_, i) => Math.floor((i * of) / n))
+  const [columns, rows] = [bounds(width, from.width), bounds(height, from.height)]
+  for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      const [x0, x1] = [Math.floor((x * from.width) / width), Math.max(Math.floor(((x + 1) * from.width) / width), Math.floor((x * from.width) / width) + 1)]
-      let sum = 0
-      for (let v = y0; v < y1; v++) for (let u = x0; u < x1; u++) sum += from.at[v * from.width + u]!
-      to.at[y * width + x] = sum / ((y1 - y0) * (x1 - x0))
+      const [x0, x1, y0, y1] = [columns[x]!, columns[x + 1]!, rows[y]!, rows[y + 1]!]
+      let [red, green, blue] = [0, 0, 0]
+      for (let v = y0; v < y1; v++)
+        for (let i = (v * from.width + x0) * 3, end = (v * from.width + x1) * 3; i < end; i += 3) {
+          red += from.rgb[i]!
+          green += from.rgb[i + 1]!
+          blue += from.rgb[i + 2]!
+        }
+      const n = (y1 - y0) * (x1 - x0)
+      const at = (y * width + x) * 3
+      rgb[at] = Math.round(red / n)
+      rgb[at + 1] = Math.round(green / n)
+      rgb[at + 2] = Math.round(blue / n)
     }
-  }
-  return to
+  return { width, height, rgb }
 }
 
 /** The mean of a square of `2 * radius + 1` about each pixel; at the border the nearest pixel counts on. By running sums, whatever the radius. */

@@ -20,5 +20,5 @@ export function busy(view: View): boolean | undefined {
     }
   if (cells === 0) return undefined
   const share = full / cells
-  return share > 0.6 ? true : share < 0.42 ? false : undefined
+  return share > 0.7 ? true : share < 0.42 ? false : undefined
 }

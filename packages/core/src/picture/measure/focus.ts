@@ -11,6 +11,8 @@ const BLURRED = 3.2
 /** The steepest slope of a step of height h, blurred by a Gaussian of deviation s, is h / (s * this). */
 const STEEPEST = Math.sqrt(2 * Math.PI)
 const FEWEST_CELLS = 24
+/** Where fewer cells than this have edges, what has none may be sky or ground, or out of focus. */
+const ALL_OVER = 0.5
 
 /** How wide the edges of a picture are, cell by cell; nothing where a cell has none. */
 export function edgeWidths(view: View): { columns: number; widths: (number | undefined)[] } {
@@ -39,12 +41,13 @@ export function edgeWidths(view: View): { columns: number; widths: (number | und
  * Zucker 1998 for a step). Undefined where too little has edges, nothing is sharp, or it lies between.
  */
 export function focus(view: View): 'shallow' | 'deep' | undefined {
-  const known = edgeWidths(view).widths.filter((width) => width !== undefined)
+  const { widths } = edgeWidths(view)
+  const known = widths.filter((width) => width !== undefined)
   if (known.length < FEWEST_CELLS) return undefined
   const share = (holds: (width: number) => boolean) => known.filter(holds).length / known.length
   const sharp = share((width) => width < SHARP)
   const blurred = share((width) => width > BLURRED)
   if (blurred > 0.38 && sharp > 0.03) return 'shallow'
-  if (blurred < 0.12 && sharp > 0.45) return 'deep'
+  if (blurred < 0.12 && sharp > 0.45 && known.length > ALL_OVER * widths.length) return 'deep'
   return undefined
 }

@@ -1,4 +1,4 @@
-import type { Plane } from '../planes.ts'
+import { type Plane, steepness } from '../planes.ts'
 import type { View } from '../view.ts'
 
 const EDGE = 192
@@ -13,6 +13,9 @@ const REGIONS = 0.06
 const LASTING = 0.45
 /** Tilts that are tried, in degrees. */
 const TILTS = [-5, -3, -1.5, 0, 1.5, 3, 5] as const
+/** A sky is calm: so steep is it at most, on the mean; and calmer than the ground, or lighter by this much. */
+const CALM = 0.0235
+const LIGHTER = 0.08
 /** Another line as good this far away, and it is not known which is the horizon. */
 const RIVAL = 0.08
 
@@ -66,7 +69,20 @@ export function horizon(view: View): Horizon | undefined {
   }
   const best = found.reduce<(typeof found)[number] | undefined>((most, one) => (!most || one.score > most.score ? one : most), undefined)
   if (!best || found.some(({ y, score }) => Math.abs(y - best.y) > RIVAL && score > 0.7 * best.score)) return undefined
-  return { y: best.y, tilt: best.tilt, along: best.along }
+  return underSky(l, best.y) ? { y: best.y, tilt: best.tilt, along: best.along } : undefined
+}
+
+/** Whether what is above a line may be a sky: calmer than what is below, or not much less calm and lighter. */
+function underSky(l: Plane, y: number): boolean {
+  const steep = steepness(l)
+  const of = ({ at }: Plane, from: number, to: number) => {
+    let sum = 0
+    for (let i = from * l.width; i < to * l.width; i++) sum += at[i]!
+    return sum / Math.max(1, (to - from) * l.width)
+  }
+  const row = Math.round(y * l.height)
+  const [above, below] = [of(steep, 1, row), of(steep, row, l.height - 1)]
+  return above < CALM && (above < 0.8 * below || (above < 1.3 * below && of(l, 0, row) > of(l, row, l.height) + LIGHTER))
 }
 
 function meanOver(columns: readonly number[], value: (x: number) => number): number {

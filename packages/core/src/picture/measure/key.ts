@@ -13,7 +13,7 @@ export function key(view: View): 'high' | 'mid' | 'low' | undefined {
   const dark = share(at, (l) => l < DARK)
   const light = share(at, (l) => l > LIGHT)
   if (dark > 0.62 && middle < 0.42) return 'low'
-  if (light > 0.68 && dark < 0.12 && middle > 0.7) return 'high'
-  if (middle > 0.44 && middle < 0.68 && dark < 0.55 && light < 0.64) return 'mid'
+  if (light > 0.72 && dark < 0.1 && middle > 0.74) return 'high'
+  if (middle > 0.44 && middle < 0.68 && dark < 0.5 && light < 0.64) return 'mid'
   return undefined
 }

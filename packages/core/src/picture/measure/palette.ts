@@ -9,6 +9,7 @@ export interface PaletteColour {
   share: number
 }
 
+const EDGE = 256
 const SAMPLES = 16_000
 const GRID = 0.035
 const SEEDS = 10
@@ -34,7 +35,8 @@ const joined = (heaps: readonly Heap[]): Heap => {
 }
 
 /** Pixels in heaps of nearly one colour: what the clusters are made of. */
-function heapsOf({ full: { l, a, b } }: View): Heap[] {
+function heapsOf(view: View): Heap[] {
+  const { l, a, b } = view.at(EDGE)
   const step = Math.max(1, Math.floor(l.at.length / SAMPLES))
   const cells = new Map<number, { l: number; a: number; b: number; n: number }>()
   for (let i = Math.floor(step / 2); i < l.at.length; i += step) {

@@ -9,7 +9,7 @@ const AXIS = (50 * Math.PI) / 180
 export function temperature(view: View): 'warm' | 'cool' | 'neutral' | undefined {
   const { a, b } = view.at(EDGE)
   const warmth = mean(a.at) * Math.cos(AXIS) + mean(b.at) * Math.sin(AXIS)
-  if (warmth > 0.02) return 'warm'
-  if (warmth < -0.014) return 'cool'
-  return warmth < 0.013 && warmth > -0.009 ? 'neutral' : undefined
+  if (warmth > 0.019) return 'warm'
+  if (warmth < -0.013) return 'cool'
+  return warmth < 0.009 && warmth > -0.006 ? 'neutral' : undefined
 }

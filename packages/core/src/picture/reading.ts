@@ -1,0 +1,64 @@
+import type { Facts } from './facts.ts'
+import { type Medium, mediumOf, type MediumTable } from './medium/medium.ts'
+import { type Phrased, phrasesOf } from './say/phrases.ts'
+import { type Lettering, letteringOf } from './seen/lettering.ts'
+import { peopleOf } from './seen/people.ts'
+import { areaOf, type Box, type Pose, type Sighting, type WordSeen } from './seen/seen.ts'
+import { type Shot, shotOf } from './seen/shot.ts'
+import { type Thing, thingsOf } from './seen/things.ts'
+
+/** What the networks made of a picture. */
+export interface Seen {
+  sightings: readonly Sighting[]
+  style: readonly number[]
+  poses: readonly Pose[]
+  words: readonly WordSeen[]
+}
+
+/** All that is read of a picture; what it does not settle is null, never a guess. */
+export interface PictureReading extends Facts {
+  medium: Medium | null
+  shot: Shot | null
+  /** How many people were made out. */
+  people: number | null
+  objects: Thing[]
+  lettering: Lettering
+  /** The main figure, where there is one. */
+  figure: Box | null
+  phrases: Phrased[]
+}
+
+/** A figure as sure as this draws the eye more than any contrast does. */
+const DRAWS_THE_EYE = 0.45
+
+/** Where a figure stands; one that fills most of the width stands nowhere in particular, and its face draws the eye. */
+function sideOf(figure: Box | null): Facts['side'] {
+  if (!figure || areaOf(figure) < 0.02 || figure[2] - figure[0] > 0.6) return null
+  const middle = (figure[0] + figure[2]) / 2
+  if (middle < 0.38) return 'left'
+  if (middle > 0.62) return 'right'
+  return middle > 0.43 && middle < 0.57 ? 'centre' : null
+}
+
+/** Measures and what the networks saw, held against each other; `aspect` is width by height. */
+export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: number): PictureReading {
+  const things = thingsOf(seen.sightings)
+  const who = peopleOf(things.filter(({ name }) => name === 'person'), seen.poses)
+  // What was taken for a person and is none is no thing either.
+  const objects = [...who.all.map(({ box, score }): Thing => ({ name: 'person', broader: 'person', score: Math.round(score * 100) / 100, box })), ...things.filter(({ name }) => name !== 'person')].sort((x, y) => y.score - x.score)
+  const figure = objects.filter(({ score }) => score >= DRAWS_THE_EYE).sort((x, y) => areaOf(y.box) - areaOf(x.box))[0]?.box ?? null
+  const medium = mediumOf(seen.style, table)?.medium ?? null
+  const reading = {
+    ...facts,
+    medium,
+    // Depth of field is a lens's; a print that is sharp all over is not deep.
+    focus: medium === 'photo' ? facts.focus : null,
+    side: sideOf(figure) ?? facts.side,
+    shot: shotOf(who, objects, aspect, facts.horizon !== null) ?? null,
+    people: who.all.length === 0 && who.unsure ? null : who.all.length,
+    objects,
+    lettering: letteringOf(seen.words),
+    figure,
+  }
+  return { ...reading, phrases: phrasesOf(reading) }
+}

@@ -1,0 +1,72 @@
+import type { Facet } from '../../facet.ts'
+import type { PaletteColour } from '../measure/palette.ts'
+import type { PictureReading } from '../reading.ts'
+import { CONFIDENCE, thingConfidence } from './confidence.ts'
+
+/** What of a reading bears a phrase out: a fact by its name, or a thing by its place among the objects. */
+export type Evidence = Exclude<keyof PictureReading, 'phrases' | 'objects' | 'figure'> | `object ${number}`
+
+/** A phrase that a picture suggests, in the trade's terms. */
+export interface Phrased {
+  facet: Facet
+  text: string
+  /** How often a phrase on such evidence is right, 0 to 1. */
+  confidence: number
+  evidence: Evidence
+}
+
+type Said = Omit<PictureReading, 'phrases'>
+const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six']
+const PLURALS: Readonly<Record<string, string>> = { person: 'people', sheep: 'sheep', scissors: 'scissors', knife: 'knives', skis: 'skis', sandwich: 'sandwiches', couch: 'couches', bench: 'benches', toothbrush: 'toothbrushes', bus: 'buses', 'wine glass': 'wine glasses', food: 'food', mouse: 'mice', lorry: 'lorries', furniture: 'furniture', broccoli: 'broccoli' }
+const UNCOUNTED = new Set(['food', 'furniture', 'broccoli', 'scissors', 'skis'])
+const many = (n: number, name: string): string =>
+  UNCOUNTED.has(name) ? name : n === 1 ? `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}` : `${NUMBERS[n] ?? (n < 12 ? 'several' : 'many')} ${PLURALS[name] ?? `${name}s`}`
+
+const MEDIUM_PHRASE = { photo: 'photograph', flat: 'flat print', painting: 'painting', drawing: 'drawing', graphic: 'graphic' } as const
+const SHOT_PHRASE = { 'close-up': 'close-up', medium: 'medium shot', full: 'full figure', wide: 'wide shot' } as const
+
+/** Of things of one kind how many; the surest kind with the largest place first. */
+function groups(objects: Said['objects']): { text: string; at: number; area: number; score: number }[] {
+  const byName = new Map<string, { n: number; at: number; area: number; score: number }>()
+  objects.forEach(({ name, score, box }, at) => {
+    const area = (box[2] - box[0]) * (box[3] - box[1])
+    const known = byName.get(name)
+    if (known) byName.set(name, { ...known, n: known.n + 1, area: known.area + area })
+    else byName.set(name, { n: 1, at, area, score })
+  })
+  return [...byName].map(([name, { n, at, area, score }]) => ({ text: many(n, name), at, area, score })).sort((x, y) => y.area * y.score - x.area * x.score)
+}
+
+/** The colours that make a palette, vivid ones however small, greys only where there is little else: at most three. */
+export function paletteWords(palette: readonly PaletteColour[]): string[] {
+  const names = [...new Set(palette.filter(({ share }) => share >= 0.06).map(({ name }) => name))]
+  const coloured = names.filter((name) => !['grey', 'black', 'white'].includes(name))
+  return [...coloured, ...names.filter((name) => !coloured.includes(name))].slice(0, 3)
+}
+const list = (words: readonly string[]) => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`)
+
+/** What a picture's reading suggests to write, facet by facet in writing order. What is not settled says nothing. */
+export function phrasesOf(reading: Said): Phrased[] {
+  const phrases: Phrased[] = []
+  const say = (facet: Facet, text: string, evidence: Evidence, confidence: number) => phrases.push({ facet, text, confidence, evidence })
+  groups(reading.objects).slice(0, 6).forEach(({ text, at, score }, i) => say(i === 0 ? 'subject' : 'detail', text, `object ${at}`, thingConfidence(score)))
+  if (reading.shot) say('framing', SHOT_PHRASE[reading.shot], 'shot', CONFIDENCE.shot)
+  if (reading.side === 'left' || reading.side === 'right') say('framing', `subject on the ${reading.side}`, 'side', CONFIDENCE.side)
+  if (reading.side === 'centre') say('framing', 'centred composition', 'side', CONFIDENCE.side)
+  if (reading.symmetric) say('framing', 'symmetrical composition', 'symmetric', CONFIDENCE.symmetric)
+  if (reading.horizon !== null) say('framing', reading.horizon < 0.4 ? 'high horizon' : reading.horizon > 0.6 ? 'low horizon' : 'horizon in the middle', 'horizon', CONFIDENCE.horizon)
+  if (reading.busy !== null) say('framing', reading.busy ? 'dense composition' : 'empty space', 'busy', CONFIDENCE.busy)
+  if (reading.key === 'low') say('light', 'low-key light', 'key', CONFIDENCE.key)
+  if (reading.key === 'high') say('light', 'high-key light', 'key', CONFIDENCE.key)
+  if (reading.mono) say('colour', 'monochrome', 'mono', CONFIDENCE.mono)
+  else {
+    const colours = paletteWords(reading.palette)
+    if (colours.length) say('colour', `palette of ${list(colours)}`, 'palette', CONFIDENCE.palette)
+    if (reading.temperature === 'warm') say('colour', 'warm colours', 'temperature', CONFIDENCE.temperature)
+    if (reading.temperature === 'cool') say('colour', 'cool colours', 'temperature', CONFIDENCE.temperature)
+  }
+  if (reading.medium) say('medium', reading.mono && reading.medium === 'photo' ? 'black and white photograph' : MEDIUM_PHRASE[reading.medium], 'medium', CONFIDENCE.medium)
+  if (reading.focus) say('technique', reading.focus === 'shallow' ? 'shallow depth of field' : 'deep focus', 'focus', CONFIDENCE.focus)
+  if (reading.lettering.present && reading.lettering.text.length < 80) say('lettering', `with the words “${reading.lettering.text.replaceAll('\n', ' ')}”`, 'lettering', CONFIDENCE.lettering)
+  return phrases
+}
