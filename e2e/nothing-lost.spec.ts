@@ -201,7 +201,7 @@ test('a picture that fails says why, leaves the others, and can be asked again',
   await page.getByLabel('Results').blur()
   await engine({ fault: 'not-a-picture', times: 1 })
   await page.getByRole('button', { name: 'Try it' }).click()
-  await expect(page.getByText('The engine answered, but what came is not a PNG, JPEG or WebP picture.')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('The engine answered, but what came is not a PNG, JPEG, WebP, GIF, AVIF or TIFF picture.')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByRole('button', { name: /result/ })).toHaveCount(1)
   await page.getByRole('button', { name: 'Ask again' }).click()
   await expect(page.getByRole('button', { name: /result/ })).toHaveCount(2, { timeout: 30_000 })

@@ -9,7 +9,7 @@ const MAX_BYTES = 200_000_000
 async function lineOf(file: string): Promise<object> {
   try {
     if ((await stat(file)).size > MAX_BYTES) throw new NotAPicture(`larger than ${MAX_BYTES / 1e6} MB`)
-    const { figure: _, ...reading } = await lookAt(await readFile(file))
+    const { figure: _, where: __, ...reading } = await lookAt(await readFile(file))
     return { file, ...reading, objects: reading.objects.map(({ name, score, box }) => ({ name, score, box })), lettering: { present: reading.lettering.present, text: reading.lettering.text } }
   } catch (error) {
     if (error instanceof NotAPicture) return { file, error: { type: 'not-a-picture', message: `The file is ${error.message}.` } }

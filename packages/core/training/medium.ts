@@ -8,7 +8,8 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { MEDIA, type Medium, mediumShares } from '../src/picture/medium/medium.ts'
+import { mediumShares } from '../src/picture/medium/medium.ts'
+import { MEDIA, type Medium } from '../src/picture/shape.ts'
 
 const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const FOLDER = join(CORE, 'training/medium')

@@ -20,11 +20,14 @@ import { startJobs } from './jobs/worker.ts'
 import { Judging } from './judging/service.ts'
 import { Models } from './models/models.ts'
 import { Phrases } from './phrases/service.ts'
+import { SightReader } from './pictures/sight/reader.ts'
 import { Projects } from './projects/service.ts'
 import { Prompts } from './prompts/service.ts'
 import { ProofMaker } from './proofs/make-proof.ts'
 import { Proofs } from './proofs/service.ts'
 import { AllowedAddresses } from './providers/allowed-addresses.ts'
+import { ReadingWorker } from './references/reading-worker.ts'
+import { READINGS_CHANNEL, References } from './references/service.ts'
 import { Runs } from './runs/service.ts'
 import { Sealer } from './security/sealed.ts'
 import { Secrets } from './security/secrets.ts'
@@ -97,6 +100,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         turns: new Turns(db, helpers, models, engines),
         turnStreams,
         caseRuns: new CaseRuns(db, helpers, models, engines),
+        references: new References(db),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )
@@ -119,14 +123,17 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   if (settings.roles.has('jobs')) {
     const maker = new ProofMaker(db, engines, log)
     const turns = new TurnWorker(db, models, engines, log)
-    const stop = await startJobs({ db, queue, maker, index, judging, turns, log })
+    const readings = new ReadingWorker(db, new SightReader(), log)
+    const stop = await startJobs({ db, queue, maker, index, judging, turns, readings, log })
     // Workers are woken when a run starts in any process; without it jobs are only found a little later, by polling.
     const wake = () => queue.wake()
     const jobs = new Channel(settings.databaseUrl, { channel: JOBS_CHANNEL, name: 'idolon wake', heard: wake, again: wake })
     await jobs.open()
     const asked = new Channel(settings.databaseUrl, { channel: TURNS_CHANNEL, name: 'idolon turns', heard: (payload) => turns.heard(payload), again: () => turns.heard('') })
     await asked.open()
-    closers.push(stop, () => turns.close(), () => jobs.close(), () => asked.close())
+    const pictures = new Channel(settings.databaseUrl, { channel: READINGS_CHANNEL, name: 'idolon readings', heard: () => void readings.look().catch(() => undefined), again: () => void readings.look().catch(() => undefined) })
+    await pictures.open()
+    closers.push(stop, () => turns.close(), () => pictures.close(), () => readings.close(), () => jobs.close(), () => asked.close())
   }
   return {
     address,

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
-import { type ColourName, colourName } from './colour-name.ts'
+import { colourName } from './colour-name.ts'
 import { hexOf, oklabOf } from './oklab.ts'
+import type { ColourName } from './shape.ts'
 
 const nameOf = (hex: string) => colourName(oklabOf(...([1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16)) as [number, number, number])))
 /** Colours of the CSS Color Module by the basic term that is in their name or their definition. */

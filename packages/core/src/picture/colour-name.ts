@@ -1,8 +1,6 @@
 import { chromaOf, hueOf, type Lab } from './oklab.ts'
+import type { ColourName } from './shape.ts'
 
-/** What colours are called in plain English: the eleven basic terms (Berlin & Kay 1969) and beige. */
-export const COLOUR_NAMES = ['red', 'orange', 'yellow', 'green', 'blue', 'purple', 'pink', 'brown', 'beige', 'grey', 'black', 'white'] as const
-export type ColourName = (typeof COLOUR_NAMES)[number]
 
 /** Less chroma than this is no colour to the eye; in the dark it takes more. */
 const GREY = 0.022
@@ -25,6 +23,7 @@ const HUES: readonly (readonly [from: number, name: (l: number, c: number) => Co
   [346, (l, c) => (l > 0.56 || c > 0.2 ? 'pink' : c < 0.08 ? 'purple' : 'red')],
 ]
 
+/** What a colour is called in plain English: one of the eleven basic terms (Berlin & Kay 1969), or beige. */
 export function colourName(lab: Lab): ColourName {
   const [l] = lab
   const c = chromaOf(lab)

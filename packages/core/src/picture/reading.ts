@@ -1,11 +1,11 @@
-import type { Facts } from './facts.ts'
-import { type Medium, mediumOf, type MediumTable } from './medium/medium.ts'
-import { type Phrased, phrasesOf } from './say/phrases.ts'
-import { type Lettering, letteringOf } from './seen/lettering.ts'
+import { mediumOf, type MediumTable } from './medium/medium.ts'
+import { phrasesOf } from './say/phrases.ts'
+import { letteringOf } from './seen/lettering.ts'
 import { peopleOf } from './seen/people.ts'
 import { areaOf, type Box, type Pose, type Sighting, type WordSeen } from './seen/seen.ts'
-import { type Shot, shotOf } from './seen/shot.ts'
+import { shotOf } from './seen/shot.ts'
 import { type Thing, thingsOf } from './seen/things.ts'
+import type { Facts, PictureReading } from './shape.ts'
 
 /** What the networks made of a picture. */
 export interface Seen {
@@ -13,19 +13,6 @@ export interface Seen {
   style: readonly number[]
   poses: readonly Pose[]
   words: readonly WordSeen[]
-}
-
-/** All that is read of a picture; what it does not settle is null, never a guess. */
-export interface PictureReading extends Facts {
-  medium: Medium | null
-  shot: Shot | null
-  /** How many people were made out. */
-  people: number | null
-  objects: Thing[]
-  lettering: Lettering
-  /** The main figure, where there is one. */
-  figure: Box | null
-  phrases: Phrased[]
 }
 
 /** A figure as sure as this draws the eye more than any contrast does. */
@@ -56,9 +43,9 @@ export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: 
     side: sideOf(figure) ?? facts.side,
     shot: shotOf(who, objects, aspect, facts.horizon !== null) ?? null,
     people: who.all.length === 0 && who.unsure ? null : who.all.length,
-    objects,
+    objects: objects.map((thing) => ({ ...thing, box: [...thing.box] })),
     lettering: letteringOf(seen.words),
-    figure,
+    figure: figure && [...figure],
   }
   return { ...reading, phrases: phrasesOf(reading) }
 }

@@ -39,7 +39,7 @@ export class Bin {
          union all
          select 'helper', h.id::uuid, v.body->>'name', null, h.deleted_at, null from helpers h join helper_versions v on v.helper_id = h.id and v.number = h.current where h.deleted_at is not null
          union all
-         select b.kind, b.id, b.name, j.name, b.deleted_at, null from bin b left join projects j on j.id = b.project_id
+         select b.kind, b.id, b.name, j.name, b.deleted_at, case when b.kind = 'reference' then b.row->>'picture' end from bin b left join projects j on j.id = b.project_id
        ) t order by deleted_at desc limit ${MOST}`,
     )
     return rows.map(({ deleted_at, ...row }) => ({ ...row, deletedAt: deleted_at.toISOString() }))
@@ -70,7 +70,7 @@ export class Bin {
     const json = Object.fromEntries(Object.entries(entry.row).map(([key, value]) => [key, value !== null && typeof value === 'object' ? JSON.stringify(value) : value]))
     const put = await trx(BINNED[kind].table).insert(json).onConflict().ignore().returning<unknown[]>('*')
     if (put.length === 0) throw new ProblemError('name-taken', `There is a ${kind} “${entry.name}” again by now. This one stays in the bin.`)
-    await this.#tell(trx, kind === 'term' ? { kind: 'terms', ...(entry.project_id ? { projectId: entry.project_id } : {}) } : kind === 'engine' ? { kind: 'engines' } : kind === 'model' ? { kind: 'models' } : { kind: 'project', ...(entry.project_id ? { projectId: entry.project_id } : {}) })
+    await this.#tell(trx, kind === 'term' ? { kind: 'terms', ...(entry.project_id ? { projectId: entry.project_id } : {}) } : kind === 'engine' ? { kind: 'engines' } : kind === 'model' ? { kind: 'models' } : kind === 'reference' ? { kind: 'reference', referenceId: String(entry.row['id']), ...(entry.project_id ? { projectId: entry.project_id } : {}) } : { kind: 'project', ...(entry.project_id ? { projectId: entry.project_id } : {}) })
   }
 
   /** The words and pictures go; what was spent on them stays in the ledger, and so does the bare row it names. */

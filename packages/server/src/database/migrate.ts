@@ -4,6 +4,7 @@ import { up as engineConnections } from './engine-connections-migration.ts'
 import { up as first } from './first-migration.ts'
 import { up as helpers } from './helpers-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
+import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as tryLookJudge } from './try-look-judge-migration.ts'
 
@@ -15,6 +16,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-25-engine-connections', up: engineConnections },
   { name: '2026-11-26-try-look-judge', up: tryLookJudge },
   { name: '2026-11-26-helpers', up: helpers },
+  { name: '2026-11-26-references', up: references },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

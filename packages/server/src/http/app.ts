@@ -7,6 +7,11 @@ import {
   keepModelSecret,
   listCaseRuns,
   listHelpers,
+  addReference,
+  changeReference,
+  deleteReference,
+  listReferences,
+  readReference,
   listModels,
   listTurns,
   practiseModels,
@@ -104,6 +109,7 @@ import type { EventStreams } from '../events/stream.ts'
 import type { Judging } from '../judging/service.ts'
 import { ledgerRoutes } from '../ledger/routes.ts'
 import { ledgerSums } from '../ledger/sums.ts'
+import { References } from '../references/service.ts'
 import { pictureRoutes } from '../pictures/routes.ts'
 import type { Models } from '../models/models.ts'
 import type { Phrases } from '../phrases/service.ts'
@@ -148,6 +154,7 @@ export interface Services {
   turns: Turns
   turnStreams: TurnStreams
   caseRuns: CaseRuns
+  references: References
 }
 
 const security = helmet({
@@ -172,7 +179,7 @@ const security = helmet({
 })
 
 export function createApp(services: Services, options: { port: () => number; pageFolder: string | undefined; checkAnswers: boolean; log: Logger }): Express {
-  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, judging, asides, bin, sheets, index, streams, models, helpers, turns, turnStreams, caseRuns, db } = services
+  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, judging, asides, bin, sheets, index, streams, models, helpers, turns, turnStreams, caseRuns, references, db } = services
   const app = express()
   app.disable('x-powered-by')
   app.use(security)
@@ -279,6 +286,15 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(sumLedger, ({ params, query }) => ledgerSums(db, params.by, query.project))
   on(setMoney, ({ actor, params, body }) => projects.setMoney(actor, params.project, body))
   on(countPhrases, ({ params, body }) => phrases.counts(params.project, body.phrases))
+
+  on(listReferences, ({ query }) => references.list(query.project))
+  on(readReference, ({ params }) => references.read(params.reference))
+  on(addReference, ({ actor, body }) => references.add(actor, body))
+  on(changeReference, ({ actor, params, body }) => references.change(actor, params.reference, body))
+  on(deleteReference, async ({ actor, params }) => {
+    await references.delete(actor, params.reference)
+    return undefined
+  })
 
   on(listModels, () => models.list())
   on(saveModel, ({ actor, params, body }) => models.save(actor, params.model, body))

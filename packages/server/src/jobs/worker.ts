@@ -6,6 +6,7 @@ import type { Judging } from '../judging/service.ts'
 import { readVersionPhrases } from '../phrases/read-versions.ts'
 import { forgetUnused } from '../pictures/store.ts'
 import { freeProofs } from '../proofs/lease.ts'
+import type { ReadingWorker } from '../references/reading-worker.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import type { TurnWorker } from '../turns/worker.ts'
 import type { ProofQueue } from './proof-queue.ts'
@@ -36,8 +37,8 @@ function repeat(every: number, log: Logger, what: string, task: () => Promise<un
 }
 
 /** Starts this process's share of the slow work; returns what ends it. */
-export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; log: Logger }): Promise<() => void> {
-  const { db, queue, maker, index, judging, turns, log } = parts
+export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; readings: ReadingWorker; log: Logger }): Promise<() => void> {
+  const { db, queue, maker, index, judging, turns, readings, log } = parts
   await queue.work(CONCURRENCY, (id) => maker.make(id))
   const sweep = async () => {
     const free = await freeProofs(db)
@@ -46,6 +47,7 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
   const stops = [
     repeat(SWEEP_MS, log, 'free proofs not looked for', sweep),
     repeat(SWEEP_MS, log, 'turns not looked for', () => turns.look()),
+    repeat(SWEEP_MS, log, 'pictures not read', () => readings.look()),
     repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
     repeat(INDEX_MS, log, 'ranks not brought up to date', () => judging.refreshRanks()),
     repeat(INDEX_MS, log, 'versions not read', () => readVersionPhrases(db)),

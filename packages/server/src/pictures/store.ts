@@ -41,6 +41,8 @@ async function makeSmall(db: Database, sha256: string): Promise<Buffer | undefin
 export const forgetUnused = (db: Database): Promise<unknown> =>
   db.raw(
     `delete from pictures where stored_at < now() - interval '1 day' and not exists (select 1 from proofs where picture = pictures.sha256)
+       and not exists (select 1 from reference_pictures where picture = pictures.sha256)
+       and not exists (select 1 from bin where kind = 'reference' and row->>'picture' = pictures.sha256)
        and not exists (select 1 from drafts where body::text like '%' || pictures.sha256 || '%')
        and not exists (select 1 from versions where body::text like '%' || pictures.sha256 || '%')`,
   )

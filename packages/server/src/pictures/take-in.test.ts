@@ -27,7 +27,7 @@ it('takes in a picture with its size, its type and a thumbnail', async () => {
   expect((await takeIn(await sharp(await picture(7)).webp().toBuffer())).type).toBe('image/webp')
 })
 it.each([
-  ['what is no picture', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'), /not a PNG, JPEG or WebP/],
+  ['what is no picture', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'), /not a PNG, JPEG, WebP, GIF, AVIF or TIFF/],
   ['one that is cut off', async () => (await picture(7, 300, 300)).subarray(0, 200), /damaged or cut off/],
   ['a hundred megapixels', () => hollowPng(10_000, 10_000), /10,000 by 10,000 pixels/],
   ['a strip without an end', () => hollowPng(60_000, 20), /60,000 by 20 pixels/],

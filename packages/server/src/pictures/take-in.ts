@@ -20,6 +20,9 @@ const KINDS = [
   { type: 'image/png', is: (bytes: Buffer) => starts(bytes, 0, '\x89PNG\r\n\x1a\n') },
   { type: 'image/jpeg', is: (bytes: Buffer) => starts(bytes, 0, '\xff\xd8\xff') },
   { type: 'image/webp', is: (bytes: Buffer) => starts(bytes, 0, 'RIFF') && starts(bytes, 8, 'WEBP') },
+  { type: 'image/gif', is: (bytes: Buffer) => starts(bytes, 0, 'GIF8') },
+  { type: 'image/avif', is: (bytes: Buffer) => starts(bytes, 4, 'ftypavi') },
+  { type: 'image/tiff', is: (bytes: Buffer) => starts(bytes, 0, 'II*\0') || starts(bytes, 0, 'MM\0*') },
 ] as const
 
 export interface TakenIn {
@@ -62,7 +65,7 @@ function demandSmallChunks(bytes: Buffer): void {
  */
 export async function takeIn(bytes: Buffer): Promise<TakenIn> {
   const kind = KINDS.find(({ is }) => is(bytes))
-  if (!kind) throw new NotAPicture('not a PNG, JPEG or WebP picture')
+  if (!kind) throw new NotAPicture('not a PNG, JPEG, WebP, GIF, AVIF or TIFF picture')
   if (kind.type === 'image/png') demandSmallChunks(bytes)
   const { width, height } = await sizeOf(bytes).catch(() => {
     throw new NotAPicture('damaged or cut off')

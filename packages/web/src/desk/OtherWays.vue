@@ -50,7 +50,7 @@ const addReference = (event: Event) => {
       <button class="plain" :disabled="!ready || lastSeed === undefined" :title="lastSeed === undefined ? 'Nothing has been tried yet' : `Seed ${lastSeed}: what changes is what you changed`" @click="emit('try', { seed: lastSeed ?? null })">Try again, same seed</button>
       <button class="plain" :disabled="!ready" @click="emit('try', { seed: null })">Try again, new seeds</button>
       <button class="plain" :disabled="!ready" title="Freezes this version and waits for pictures whose maker is not known here" @click="emit('bringIn')">Bring in pictures made elsewhere</button>
-      <label class="plain file">Add a reference picture<input type="file" class="visually-hidden" accept="image/png,image/jpeg,image/webp" @change="addReference" /></label>
+      <label class="plain file">Add a reference picture<input type="file" class="visually-hidden" :accept="PICTURES" @change="addReference" /></label>
     </p>
     <p v-if="setting" class="sweep">
       Go through

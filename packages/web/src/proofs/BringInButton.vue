@@ -32,7 +32,7 @@ const choose = (event: Event) =>
 </script>
 
 <template>
-  <label class="plain bring" title="Pictures made anywhere become a prompt of their own">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'Bring in pictures' }}<input type="file" class="visually-hidden" multiple accept="image/png,image/jpeg,image/webp" @change="choose" /></label>
+  <label class="plain bring" title="Pictures made anywhere become a prompt of their own">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'Bring in pictures' }}<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>
 </template>
 
 <style scoped>

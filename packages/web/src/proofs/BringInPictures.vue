@@ -81,7 +81,7 @@ const add = () =>
   <div ref="zone" class="zone" :class="{ over }" role="group" aria-label="Bring in pictures" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
     <p>
       Make the pictures there, then drop or paste them here, or
-      <label class="plain">choose files<input type="file" class="visually-hidden" multiple accept="image/png,image/jpeg,image/webp" @change="choose" /></label>.
+      <label class="plain">choose files<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>.
       <span v-if="busy" class="soft" role="status">{{ counted(busy, 'picture') }} on the way …</span>
     </p>
     <template v-if="waiting.length">

@@ -58,8 +58,7 @@ export function eyePoint(view: View): { x: number; y: number; spread: number } |
 }
 
 /** On which side what draws the eye lies; undefined where it is drawn nowhere in particular, or near the line between two. */
-export function side(view: View): 'left' | 'centre' | 'right' | undefined {
-  const point = eyePoint(view)
+export function sideOf(point: ReturnType<typeof eyePoint>): 'left' | 'centre' | 'right' | undefined {
   if (!point || point.spread > WIDEST) return undefined
   if (point.x < 0.37) return 'left'
   if (point.x > 0.63) return 'right'

@@ -14,8 +14,13 @@ const FEWEST_CELLS = 24
 /** Where fewer cells than this have edges, what has none may be sky or ground, or out of focus. */
 const ALL_OVER = 0.5
 
-/** How wide the edges of a picture are, cell by cell; nothing where a cell has none. */
-export function edgeWidths(view: View): { columns: number; widths: (number | undefined)[] } {
+/** How wide the edges of a picture are, cell by cell and row by row; nothing where a cell has none. */
+export interface EdgeWidths {
+  columns: number
+  widths: (number | undefined)[]
+}
+
+export function edgeWidths(view: View): EdgeWidths {
   const l = view.at(EDGE).l
   const smooth = boxBlur(l, 1)
   const steep = steepness(smooth)
@@ -40,8 +45,7 @@ export function edgeWidths(view: View): { columns: number; widths: (number | und
  * Whether only part of a picture is sharp or all of it, by how wide its edges are cell by cell (after the blur estimate of Elder &
  * Zucker 1998 for a step). Undefined where too little has edges, nothing is sharp, or it lies between.
  */
-export function focus(view: View): 'shallow' | 'deep' | undefined {
-  const { widths } = edgeWidths(view)
+export function focus({ widths }: EdgeWidths): 'shallow' | 'deep' | undefined {
   const known = widths.filter((width) => width !== undefined)
   if (known.length < FEWEST_CELLS) return undefined
   const share = (holds: (width: number) => boolean) => known.filter(holds).length / known.length

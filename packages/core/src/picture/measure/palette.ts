@@ -1,13 +1,7 @@
 import { chromaOf, hexOf, type Lab } from '../oklab.ts'
-import { type ColourName, colourName } from '../colour-name.ts'
+import { colourName } from '../colour-name.ts'
+import type { PaletteColour } from '../shape.ts'
 import type { View } from '../view.ts'
-
-export interface PaletteColour {
-  hex: string
-  name: ColourName
-  /** Of the picture's area, 0 to 1. */
-  share: number
-}
 
 const EDGE = 256
 const SAMPLES = 16_000

@@ -1,6 +1,4 @@
-/** Kinds of picture: a photograph; flat colours as in print; paint; lines; what is designed rather than drawn, as signs and screens are. */
-export const MEDIA = ['photo', 'flat', 'painting', 'drawing', 'graphic'] as const
-export type Medium = (typeof MEDIA)[number]
+import { MEDIA, type Medium } from '../shape.ts'
 
 /** What `tables/medium.json` holds: the scale of a style, and for each medium a weight a number of it and a constant. */
 export interface MediumTable {

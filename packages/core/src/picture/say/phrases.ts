@@ -1,20 +1,9 @@
 import type { Facet } from '../../facet.ts'
-import type { PaletteColour } from '../measure/palette.ts'
-import type { PictureReading } from '../reading.ts'
+import type { PaletteColour, Phrased, PictureReading } from '../shape.ts'
+import { areaOf, type Box } from '../seen/seen.ts'
 import { CONFIDENCE, thingConfidence } from './confidence.ts'
 
-/** What of a reading bears a phrase out: a fact by its name, or a thing by its place among the objects. */
-export type Evidence = Exclude<keyof PictureReading, 'phrases' | 'objects' | 'figure'> | `object ${number}`
-
-/** A phrase that a picture suggests, in the trade's terms. */
-export interface Phrased {
-  facet: Facet
-  text: string
-  /** How often a phrase on such evidence is right, 0 to 1. */
-  confidence: number
-  evidence: Evidence
-}
-
+type Evidence = Exclude<keyof PictureReading, 'phrases' | 'objects' | 'figure' | 'where'> | `object ${number}`
 type Said = Omit<PictureReading, 'phrases'>
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six']
 const PLURALS: Readonly<Record<string, string>> = { person: 'people', sheep: 'sheep', scissors: 'scissors', knife: 'knives', skis: 'skis', sandwich: 'sandwiches', couch: 'couches', bench: 'benches', toothbrush: 'toothbrushes', bus: 'buses', 'wine glass': 'wine glasses', food: 'food', mouse: 'mice', lorry: 'lorries', furniture: 'furniture', broccoli: 'broccoli' }
@@ -29,7 +18,7 @@ const SHOT_PHRASE = { 'close-up': 'close-up', medium: 'medium shot', full: 'full
 function groups(objects: Said['objects']): { text: string; at: number; area: number; score: number }[] {
   const byName = new Map<string, { n: number; at: number; area: number; score: number }>()
   objects.forEach(({ name, score, box }, at) => {
-    const area = (box[2] - box[0]) * (box[3] - box[1])
+    const area = areaOf(box as unknown as Box)
     const known = byName.get(name)
     if (known) byName.set(name, { ...known, n: known.n + 1, area: known.area + area })
     else byName.set(name, { n: 1, at, area, score })

@@ -1,10 +1,7 @@
 import type { People, Person } from './people.ts'
 import { areaOf, type Pose } from './seen.ts'
 import type { Thing } from './things.ts'
-
-/** How near the main figure is seen: its head and shoulders, to its waist or knees, all of it, or small in its surroundings. */
-export const SHOTS = ['close-up', 'medium', 'full', 'wide'] as const
-export type Shot = (typeof SHOTS)[number]
+import type { Shot } from '../shape.ts'
 
 const SEEN = 0.35
 const NOSE = 0

@@ -1,0 +1,70 @@
+import { type Static, Type } from '@sinclair/typebox'
+import { Facet } from '../facet.ts'
+
+/** Shapes of what is read of a picture. What a picture does not settle is null, never a guess. */
+const orNull = <const T extends readonly string[]>(values: T) => Type.Union([...values.map((value) => Type.Literal(value as T[number])), Type.Null()])
+const Share = Type.Number({ minimum: 0, maximum: 1 })
+const Truth = Type.Union([Type.Boolean(), Type.Null()])
+
+export const COLOUR_NAMES = ['red', 'orange', 'yellow', 'green', 'blue', 'purple', 'pink', 'brown', 'beige', 'grey', 'black', 'white'] as const
+export type ColourName = (typeof COLOUR_NAMES)[number]
+export const PaletteColour = Type.Object({ hex: Type.String({ pattern: '^#[0-9a-f]{6}$' }), name: Type.Union(COLOUR_NAMES.map((name) => Type.Literal(name))), share: Share }, { title: 'PaletteColour' })
+export type PaletteColour = Static<typeof PaletteColour>
+
+/** What a glance at a picture tells: its colours and its light. */
+const GLANCE = { key: orNull(['high', 'mid', 'low']), temperature: orNull(['warm', 'cool', 'neutral']), mono: Truth, palette: Type.Array(PaletteColour) }
+export const FirstFacts = Type.Object(GLANCE, { title: 'FirstFacts' })
+export type FirstFacts = Static<typeof FirstFacts>
+
+/** Where in the picture the measures found what they say. */
+export const Where = Type.Object({
+  eye: Type.Union([Type.Object({ x: Share, y: Share }), Type.Null()]),
+  horizon: Type.Union([Type.Object({ y: Share, tilt: Type.Number({ description: 'Degrees, clockwise.' }) }), Type.Null()]),
+  /** Cells of the picture, row by row: how wide their edges are in pixels of a view of 768, null where there are none. */
+  edges: Type.Object({ columns: Type.Integer(), widths: Type.Array(Type.Union([Type.Number(), Type.Null()])) }),
+})
+export type Where = Static<typeof Where>
+
+/** All that can be measured of a picture's pixels. */
+const MEASURED = {
+  ...GLANCE,
+  focus: orNull(['shallow', 'deep']),
+  side: orNull(['left', 'centre', 'right']),
+  horizon: Type.Union([Type.Number({ description: 'In the middle, as a share of the height, from the top.' }), Type.Null()]),
+  symmetric: Truth,
+  busy: Truth,
+  where: Where,
+}
+export const Facts = Type.Object(MEASURED, { title: 'Facts' })
+export type Facts = Static<typeof Facts>
+
+/** Kinds of picture: a photograph; flat colours as in print; paint; lines; what is designed rather than drawn, as signs and screens are. */
+export const MEDIA = ['photo', 'flat', 'painting', 'drawing', 'graphic'] as const
+export type Medium = (typeof MEDIA)[number]
+/** How near the main figure is seen: its head and shoulders, to its waist or knees, all of it, or small in its surroundings. */
+export const SHOTS = ['close-up', 'medium', 'full', 'wide'] as const
+export type Shot = (typeof SHOTS)[number]
+
+/** Corners as shares of a picture's width and height, from the left and the top. */
+export const BoxShape = Type.Array(Share, { minItems: 4, maxItems: 4, description: 'x0, y0, x1, y1.' })
+
+/** A phrase that a picture suggests, in the trade's terms, with how often one on such evidence is right, and the fact that bears it out. */
+export const Phrased = Type.Object({ facet: Facet, text: Type.String(), confidence: Share, evidence: Type.String({ description: 'The name of a fact, or “object” and its place among the objects.' }) }, { title: 'Phrased' })
+export type Phrased = Static<typeof Phrased>
+
+/** All that is read of a picture. */
+export const PictureReading = Type.Object(
+  {
+    ...MEASURED,
+    medium: orNull(MEDIA),
+    shot: orNull(SHOTS),
+    people: Type.Union([Type.Integer({ minimum: 0 }), Type.Null()]),
+    objects: Type.Array(Type.Object({ name: Type.String(), broader: Type.String(), score: Share, box: BoxShape })),
+    lettering: Type.Object({ present: Truth, text: Type.String(), boxes: Type.Array(BoxShape) }),
+    /** The main figure, where there is one. */
+    figure: Type.Union([BoxShape, Type.Null()]),
+    phrases: Type.Array(Phrased),
+  },
+  { title: 'PictureReading' },
+)
+export type PictureReading = Static<typeof PictureReading>

@@ -1,0 +1,60 @@
+import type { Facts, FirstFacts, PictureReading } from '@idolon/core/look'
+import { existsSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { Worker } from 'node:worker_threads'
+import { NotAPicture } from '../not-a-picture.ts'
+import { stopReading } from './lettering.ts'
+import { lookAt, type Progress } from './look-at.ts'
+
+/** Named beside each reading, so that an older maker's is made anew. */
+export const READING_MAKER = 'sight-1'
+
+/** What the thread says of the picture it was sent. */
+export type Said = { first: FirstFacts } | { facts: Facts } | { reading: PictureReading } | { wrong: string; isPicture: boolean }
+
+/** A picture that takes longer than this to read is given up, and the thread with it. */
+const LONGEST_MS = 60_000
+
+/** Reads pictures one after another in a thread of its own, so that requests are answered meanwhile. */
+export class SightReader {
+  #thread: Worker | undefined
+
+  async read(bytes: Buffer, progress: Progress): Promise<PictureReading> {
+    const file = fileURLToPath(new URL('sight.mjs', import.meta.url))
+    // From its sources the server has no second bundle to run.
+    if (!existsSync(file)) return lookAt(bytes, progress)
+    const thread = (this.#thread ??= new Worker(file))
+    try {
+      return await new Promise<PictureReading>((resolve, reject) => {
+        const timer = setTimeout(() => {
+          reject(new Error('The picture took too long to read.'))
+        }, LONGEST_MS)
+        const end = (settle: () => void) => {
+          clearTimeout(timer)
+          thread.removeAllListeners()
+          settle()
+        }
+        thread.on('message', (said: Said) => {
+          if ('first' in said) progress.first?.(said.first)
+          else if ('facts' in said) progress.facts?.(said.facts)
+          else if ('reading' in said) end(() => { resolve(said.reading) })
+          else end(() => { reject(said.isPicture ? new Error(said.wrong) : new NotAPicture(said.wrong)) })
+        })
+        thread.on('error', (error) => { end(() => { reject(error) }) })
+        thread.on('exit', () => { end(() => { reject(new Error('The thread that reads pictures ended.')) }) })
+        thread.postMessage(bytes)
+      })
+    } catch (error) {
+      // Whatever else went wrong in it, the next picture gets a fresh one.
+      if (!(error instanceof NotAPicture)) await this.close()
+      throw error
+    }
+  }
+
+  async close(): Promise<void> {
+    const thread = this.#thread
+    this.#thread = undefined
+    await thread?.terminate()
+    await stopReading()
+  }
+}

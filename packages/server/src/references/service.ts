@@ -1,0 +1,76 @@
+import type { AnswerOf, BodyOf, changeReference, Reference, ReferenceWhole, addReference } from '@idolon/contract'
+import type { Knex } from 'knex'
+import type { Actor } from '../actor.ts'
+import { intoBin } from '../bin/deleted-rows.ts'
+import type { Database } from '../database/connect.ts'
+import { recordEvent } from '../events/events.ts'
+import { notFound } from '../http/problem.ts'
+import { metadataOf } from '../pictures/metadata.ts'
+import { READING_MAKER } from '../pictures/sight/reader.ts'
+import { pictureOf } from '../proofs/references.ts'
+import { knownReference, listReferences, readReference } from './rows.ts'
+
+/** Of what a file says of itself, so much is kept with the reference. */
+const MOST_FIELDS = 60
+const LONGEST = 4_000
+export const READINGS_CHANNEL = 'idolon_readings'
+
+/** Asks for a picture to be read, once, and wakes whoever reads. */
+async function askForReading(trx: Knex.Transaction, picture: string): Promise<void> {
+  await trx('picture_readings').insert({ picture, maker: READING_MAKER, stage: 'asked' }).onConflict('picture').ignore()
+  await trx.raw('select pg_notify(?, ?)', [READINGS_CHANNEL, picture])
+}
+
+/** Pictures that a project learns from or steers by. */
+export class References {
+  constructor(private readonly db: Database) {}
+
+  list(projectId: string | undefined): Promise<Reference[]> {
+    return listReferences(this.db, projectId)
+  }
+
+  async read(id: string): Promise<ReferenceWhole> {
+    const whole = await readReference(this.db, id)
+    if (!whole) throw notFound('reference')
+    return whole
+  }
+
+  /** The same picture twice in one project is the one that was there first. */
+  async add(actor: Actor, { id, projectId, picture, ...texts }: BodyOf<typeof addReference>): Promise<AnswerOf<typeof addReference>> {
+    return this.db.transaction(async (trx) => {
+      if (!(await trx('projects').where({ id: projectId }).first('id'))) throw notFound('project')
+      const sha256 = await pictureOf(trx, 'sha256' in picture ? picture.sha256 : picture.proofId)
+      const kept = sha256 && (await trx('pictures').where({ sha256 }).first<{ bytes: Buffer } | undefined>('bytes'))
+      if (!kept) throw notFound('picture')
+      const metadata = (await metadataOf(kept.bytes)).slice(0, MOST_FIELDS).map(({ name, value }) => ({ name: name.slice(0, 200).replaceAll('\u0000', '\uFFFD'), value: value.slice(0, LONGEST).replaceAll('\u0000', '\uFFFD') }))
+      await trx('reference_pictures')
+        .insert({ id, project_id: projectId, picture: sha256, proof_id: 'proofId' in picture ? picture.proofId : null, ...texts, metadata: JSON.stringify(metadata), added_by: actor.id })
+        .onConflict(['project_id', 'picture'])
+        .ignore()
+      const reference = await knownReference(trx, projectId, sha256)
+      if (!reference) throw notFound('reference')
+      await askForReading(trx, sha256)
+      await recordEvent(trx, { kind: 'reference', projectId, referenceId: reference.id })
+      return reference
+    })
+  }
+
+  async change(_actor: Actor, id: string, body: BodyOf<typeof changeReference>): Promise<Reference> {
+    return this.db.transaction(async (trx) => {
+      if (Object.keys(body).length) await trx('reference_pictures').where({ id }).update(body)
+      const whole = await readReference(trx, id)
+      if (!whole) throw notFound('reference')
+      await recordEvent(trx, { kind: 'reference', projectId: whole.reference.projectId, referenceId: id })
+      return whole.reference
+    })
+  }
+
+  async delete(actor: Actor, id: string): Promise<void> {
+    await this.db.transaction(async (trx) => {
+      const [gone] = await intoBin(trx, 'reference', { id }, actor.id)
+      if (!gone) throw notFound('reference')
+      await recordEvent(trx, { kind: 'reference', projectId: String(gone['project_id']), referenceId: id })
+      await recordEvent(trx, { kind: 'bin' })
+    })
+  }
+}
