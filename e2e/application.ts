@@ -1,12 +1,23 @@
 import { test as base, type Page } from '@playwright/test'
+import { startApplication } from './start-application.ts'
 
 export { expect } from '@playwright/test'
 
 const address = () => process.env['E2E_ADDRESS'] ?? ''
 
 /** The page starts on the application, and any error or refused content in it fails the test. */
-export const test = base.extend<{ strict: undefined }>({
-  // eslint-disable-next-line no-empty-pattern -- the test runner reads the names of fixtures from this pattern
+export const test = base.extend<{ strict: undefined }, { application: undefined }>({
+  // Each worker has an application, a database and engines of its own, so that files do not disturb one another.
+  application: [
+    // eslint-disable-next-line no-empty-pattern -- the test runner reads the names of fixtures from this pattern
+    async ({}, use, { parallelIndex }) => {
+      const end = await startApplication(parallelIndex)
+      await use(undefined)
+      await end()
+    },
+    { scope: 'worker', auto: true, timeout: 240_000 },
+  ],
+  // eslint-disable-next-line no-empty-pattern -- as above
   baseURL: async ({}, use) => use(address()),
   strict: [
     async ({ page }, use) => {

@@ -14,9 +14,8 @@ const CHROMIUM_FLAGS = [
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  globalSetup: './start-application.ts',
-  // One application, one database: the tests take turns.
-  workers: 1,
+  // Files side by side, each worker with an application of its own; the tests of a file take turns.
+  workers: 2,
   // Where the machine is shared with others, a test that passes only the second time is listed as flaky and lets the rest be told.
   retries: process.env['CI'] ? 1 : 0,
   timeout: 60_000,

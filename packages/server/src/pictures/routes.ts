@@ -2,6 +2,7 @@ import { Id, Sha256 } from '@idolon/contract'
 import { madeWith } from '@idolon/core'
 import { Type } from '@sinclair/typebox'
 import express, { type IRouter } from 'express'
+import sharp from 'sharp'
 import type { Database } from '../database/connect.ts'
 import type { Engines } from '../engines/engines.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
@@ -10,10 +11,14 @@ import { pictureOf } from '../proofs/references.ts'
 import { metadataOf } from './metadata.ts'
 import { keepPicture, pictureBytes, type PictureSize } from './store.ts'
 import { NotAPicture } from './not-a-picture.ts'
-import { takeIn } from './take-in.ts'
+import { MAX_PIXELS, takeIn } from './take-in.ts'
 
 const Params = Type.Object({ sha256: Sha256 })
 const ProofParams = Type.Object({ proof: Id })
+/** What is shown as it is, and otherwise how large. */
+const SHOWN = new Set(['image/png', 'image/jpeg', 'image/webp', 'image/avif'])
+const VIEW_BYTES = 3_000_000
+const VIEW_EDGE = 1_600
 /** Of one picture from outside. */
 const MOST_BYTES = 60_000_000
 
@@ -37,6 +42,17 @@ export function pictureRoutes(router: IRouter, db: Database, engines: Engines): 
   serve('/api/pictures/:sha256', 'bytes')
   serve('/api/pictures/:sha256/thumbnail', 'thumbnail')
   serve('/api/pictures/:sha256/small', 'small')
+
+  // Large enough to look at, in a kind that every browser shows.
+  router.get('/api/pictures/:sha256/view', async (request, response) => {
+    demand(Params, request.params, 'path')
+    const { sha256 } = request.params as { sha256: string }
+    const found = await pictureBytes(db, sha256, 'bytes')
+    if (!found) throw notFound('picture')
+    response.set({ 'cache-control': 'private, max-age=31536000, immutable' })
+    if (SHOWN.has(found.type) && found.bytes.length < VIEW_BYTES) response.type(found.type).send(found.bytes)
+    else response.type('image/webp').send(await sharp(found.bytes, { limitInputPixels: MAX_PIXELS }).rotate().resize(VIEW_EDGE, VIEW_EDGE, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 86, effort: 2 }).toBuffer())
+  })
 
   // A proof may be named where its picture is not known.
   router.get('/api/proofs/:proof/thumbnail', async (request, response) => {

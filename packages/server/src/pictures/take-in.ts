@@ -8,7 +8,7 @@ const THUMBNAIL_EDGE = 480
 /** On a sheet of thousands a quarter of the pixels is a quarter of the memory. */
 const SMALL_EDGE = 240
 /** More than any engine here makes; a picture beyond it is refused by its header, before any of it is decoded. */
-const MAX_PIXELS = 64_000_000
+export const MAX_PIXELS = 64_000_000
 const MAX_EDGE = 16_384
 /** So much of what a file says of itself is more than any picture needs, and may unfold to far more. */
 const MAX_CHUNK = 4_000_000

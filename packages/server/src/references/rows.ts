@@ -44,7 +44,7 @@ const of = (db: Database | Knex.Transaction, more: string[] = []) =>
     .select('r.id', 'r.project_id', 'r.picture', 'p.width', 'p.height', 'r.proof_id', 'r.name', 'r.source', 'r.rights', 'r.note', 'r.added_at', 'g.stage', 'g.problem', ...more)
 
 export async function listReferences(db: Database, projectId: string | undefined): Promise<Reference[]> {
-  const rows = (await of(db).modify((query) => (projectId ? query.where('r.project_id', projectId) : query)).orderBy('r.added_at', 'desc').limit(2_000)) as Row[]
+  const rows = (await of(db).where(projectId ? { 'r.project_id': projectId } : {}).orderBy('r.added_at', 'desc').limit(2_000)) as Row[]
   return rows.map(referenceOf)
 }
 

@@ -2,7 +2,7 @@
 import { costOf, countOf, type EngineProfile, type ReferenceUse, type Settings, sumByUnit } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 import { useTask } from '../notices/notices.ts'
-import { uploadPicture } from '../proofs/upload.ts'
+import { PICTURES, uploadPicture } from '../proofs/upload.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
 import { stepsBetween, type Way } from './sweep.ts'
 

@@ -28,6 +28,7 @@ const VIEWS = [
   { name: 'Desk', path: '/desk', words: 'editor write draft' },
   { name: 'Proofs', path: '/proofs', words: 'results images pictures gallery batch runs' },
   { name: 'Shelf', path: '/shelf', words: 'library prompts search collection' },
+  { name: 'References', path: '/references', words: 'picture image caption describe palette measure' },
   { name: 'Proof sheet', path: '/proofs/sheet', words: 'grid contact compare select' },
   { name: 'Bin', path: '/bin', words: 'trash deleted restore undelete' },
   { name: 'Glossary', path: '/glossary', words: 'vocabulary terms words style' },
@@ -69,11 +70,16 @@ watch(typed, () => {
   at.value = 0
   void search()
 })
+const GIVEN_BACK_MS = 80
 watch(open, (now) => {
   if (!now) return
   typed.value = ''
   at.value = 0
   input.value?.focus()
+  // Opened again while it was closing, it gives the focus back to the page once more after this.
+  setTimeout(() => {
+    if (open.value && document.activeElement !== input.value) input.value?.focus()
+  }, GIVEN_BACK_MS)
   void search()
 })
 // The field is made with the dialog, in the same turn as the key that opened it: no key typed after that goes elsewhere.

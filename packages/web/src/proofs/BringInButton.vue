@@ -5,6 +5,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import { bringInFromNowhere } from './bring-in.ts'
+import { PICTURES } from './upload.ts'
 
 /** Takes in pictures that no prompt here made. */
 const projects = useProjects()

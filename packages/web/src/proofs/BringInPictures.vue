@@ -8,7 +8,7 @@ import { messageOf } from '../api/problem.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
-import { uploadPicture, type Uploaded } from './upload.ts'
+import { PICTURES, uploadPicture, type Uploaded } from './upload.ts'
 
 /** Takes in pictures for a run that waits for them: dropped, pasted or chosen, many at once. */
 const props = defineProps<{ run: Run }>()

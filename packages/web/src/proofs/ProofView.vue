@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Region, type Run, type Verdict } from '@idolon/contract'
+import { addReference, askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Region, type Run, type Verdict } from '@idolon/contract'
 import type { Fault } from '@idolon/core'
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue'
@@ -124,6 +124,13 @@ const makeBest = () =>
     await call(changePrompt, { params: { prompt: proof.value.promptId }, body: { bestProofId: proof.value.id } })
     notices.show('This is now the best proof of its prompt.')
   })
+const keepAsReference = () =>
+  task(async () => {
+    if (!proof.value) return
+    const { id, projectId, promptTitle, version } = proof.value
+    const reference = await call(addReference, { body: { id: crypto.randomUUID(), projectId, picture: { proofId: id }, name: `${promptTitle}, version ${version}`.slice(0, 200), source: 'a proof', rights: 'own', note: '' } })
+    notices.show('It is a reference of its project now.', { action: { label: 'See it', run: () => void router.push(`/references/${reference.id}`) } })
+  })
 const again = () =>
   task(async () => {
     if (proof.value) proof.value = await call(askAgain, { params: { proof: proof.value.id } })
@@ -167,6 +174,7 @@ useActions(() => [
   { name: 'Keep this proof', words: 'verdict like favourite', run: () => void set({ verdict: 'keep' }) },
   { name: 'Change this picture', words: 'edit inpaint variation base', run: () => (changing.value = true) },
   { name: 'Delete this proof', words: 'remove bin', run: () => void remove() },
+  { name: 'Keep this proof as a reference', words: 'measure describe', run: () => void keepAsReference() },
   { name: 'Make it the best proof', words: 'cover', run: () => void makeBest() },
   { name: 'Use this version in another project', words: 'reuse copy', run: () => (reuse.value = true) },
 ])
@@ -215,6 +223,7 @@ useActions(() => [
         <RouterLink v-if="proof.seed !== null" :to="{ path: `/desk/${proof.promptId}`, query: { seed: proof.seed } }">Try the draft with this seed</RouterLink>
         <button class="plain" @click="reuse = true">Use in another project</button>
         <button v-if="proof.picture" class="plain" @click="makeBest">Make it the best proof</button>
+        <button v-if="proof.picture" class="plain" @click="keepAsReference">Keep as a reference</button>
         <button class="plain" @click="remove">Delete</button>
         <a v-if="proof.picture" :href="`/api/pictures/${proof.picture.sha256}`" :download="`${proof.promptTitle} v${proof.version} ${proof.seed}.png`">Download</a>
       </p>

@@ -11,6 +11,9 @@ export interface Uploaded {
   made: MadeWith
 }
 
+/** Kinds of file that a picture may be, as a chooser of files is told. */
+export const PICTURES = 'image/png,image/jpeg,image/webp,image/gif,image/avif,image/tiff'
+
 const MOST_BYTES = 60_000_000
 
 /** Sends a picture as it is. @throws {ApiProblem} that says why it was not taken in. */

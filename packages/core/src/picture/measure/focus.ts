@@ -3,6 +3,8 @@ import type { View } from '../view.ts'
 
 const EDGE = 768
 const CELL = 24
+/** What is far out of focus changes too little in one cell; it is looked for in blocks of so many cells each way, none of which has an edge. */
+const BLOCK = 3
 /** A cell with less from its darkest to its lightest has nothing that could be sharp. */
 const RANGE = 0.085
 /** How wide an edge is (the deviation of the blur it went through, in pixels of a view of 768) where it is sharp, and where it is blurred. */
@@ -24,19 +26,26 @@ export function edgeWidths(view: View): EdgeWidths {
   const l = view.at(EDGE).l
   const smooth = boxBlur(l, 1)
   const steep = steepness(smooth)
-  const columns = Math.floor(l.width / CELL)
-  const widths: (number | undefined)[] = []
-  for (let y = 0; y + CELL <= l.height; y += CELL)
-    for (let column = 0; column < columns; column++) {
-      let [low, high, most] = [1, 0, 0]
-      for (let v = y; v < y + CELL; v++)
-        for (let u = column * CELL; u < (column + 1) * CELL; u++) {
-          const i = v * l.width + u
-          low = Math.min(low, smooth.at[i]!)
-          high = Math.max(high, smooth.at[i]!)
-          most = Math.max(most, steep.at[i]!)
-        }
-      widths.push(high - low > RANGE && most > 0 ? (high - low) / (most * STEEPEST) : undefined)
+  const [columns, rows] = [Math.floor(l.width / CELL), Math.floor(l.height / CELL)]
+  /** Of a stretch of cells: how wide its steepest edge is, where from its darkest to its lightest there is enough. */
+  const widthIn = (column: number, row: number, cells: number): number | undefined => {
+    let [low, high, most] = [1, 0, 0]
+    for (let v = row * CELL; v < (row + cells) * CELL; v++)
+      for (let u = column * CELL; u < (column + cells) * CELL; u++) {
+        const i = v * l.width + u
+        low = Math.min(low, smooth.at[i]!)
+        high = Math.max(high, smooth.at[i]!)
+        most = Math.max(most, steep.at[i]!)
+      }
+    return high - low > RANGE && most > 0 ? (high - low) / (most * STEEPEST) : undefined
+  }
+  const widths = Array.from({ length: columns * rows }, (_, i) => widthIn(i % columns, Math.floor(i / columns), 1))
+  for (let row = 0; row + BLOCK <= rows; row += BLOCK)
+    for (let column = 0; column + BLOCK <= columns; column += BLOCK) {
+      const block = Array.from({ length: BLOCK * BLOCK }, (_, k) => (row + Math.floor(k / BLOCK)) * columns + column + (k % BLOCK))
+      if (block.some((i) => widths[i] !== undefined)) continue
+      const width = widthIn(column, row, BLOCK)
+      for (const i of block) widths[i] = width
     }
   return { columns, widths }
 }

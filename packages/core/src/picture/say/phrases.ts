@@ -26,10 +26,11 @@ function groups(objects: Said['objects']): { text: string; at: number; area: num
   return [...byName].map(([name, { n, at, area, score }]) => ({ text: many(n, name), at, area, score })).sort((x, y) => y.area * y.score - x.area * x.score)
 }
 
+const GREYS = new Set<string>(['grey', 'black', 'white'])
 /** The colours that make a palette, vivid ones however small, greys only where there is little else: at most three. */
 export function paletteWords(palette: readonly PaletteColour[]): string[] {
   const names = [...new Set(palette.filter(({ share }) => share >= 0.06).map(({ name }) => name))]
-  const coloured = names.filter((name) => !['grey', 'black', 'white'].includes(name))
+  const coloured = names.filter((name) => !GREYS.has(name))
   return [...coloured, ...names.filter((name) => !coloured.includes(name))].slice(0, 3)
 }
 const list = (words: readonly string[]) => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`)
@@ -50,7 +51,7 @@ export function phrasesOf(reading: Said): Phrased[] {
   if (reading.mono) say('colour', 'monochrome', 'mono', CONFIDENCE.mono)
   else {
     const colours = paletteWords(reading.palette)
-    if (colours.length) say('colour', `palette of ${list(colours)}`, 'palette', CONFIDENCE.palette)
+    if (colours.some((name) => !GREYS.has(name))) say('colour', `palette of ${list(colours)}`, 'palette', CONFIDENCE.palette)
     if (reading.temperature === 'warm') say('colour', 'warm colours', 'temperature', CONFIDENCE.temperature)
     if (reading.temperature === 'cool') say('colour', 'cool colours', 'temperature', CONFIDENCE.temperature)
   }

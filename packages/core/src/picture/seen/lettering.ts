@@ -13,7 +13,7 @@ export function letteringOf(words: readonly WordSeen[]): PictureReading['letteri
   const sure = good.filter(({ text, confidence }) => confidence >= SURE && isWord(text))
   if (sure.length === 0) return { present: good.some(({ text }) => isWord(text)) ? null : false, text: '', boxes: [] }
   const height = Math.max(...sure.map(({ box }) => box[3] - box[1])) / 2
-  const lines = [...good].sort((x, y) => x.box[1] - y.box[1] || x.box[0] - y.box[0]).reduce<WordSeen[][]>((all, word) => {
+  const lines = [...sure].sort((x, y) => x.box[1] - y.box[1] || x.box[0] - y.box[0]).reduce<WordSeen[][]>((all, word) => {
     const last = all.at(-1)
     if (last && Math.abs((last[0]!.box[1] + last[0]!.box[3] - word.box[1] - word.box[3]) / 2) < height) last.push(word)
     else all.push([word])

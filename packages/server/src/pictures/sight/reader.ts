@@ -15,40 +15,48 @@ export type Said = { first: FirstFacts } | { facts: Facts } | { reading: Picture
 /** A picture that takes longer than this to read is given up, and the thread with it. */
 const LONGEST_MS = 60_000
 
-/** Reads pictures one after another in a thread of its own, so that requests are answered meanwhile. */
+/** Reads pictures one at a time in a thread of its own, so that requests are answered meanwhile. */
 export class SightReader {
   #thread: Worker | undefined
+  #heard: (said: Said) => void = () => undefined
+  #failed: (error: Error) => void = () => undefined
 
+  /** One call at a time. @throws NotAPicture that says what is wrong with the bytes. */
   async read(bytes: Buffer, progress: Progress): Promise<PictureReading> {
     const file = fileURLToPath(new URL('sight.mjs', import.meta.url))
     // From its sources the server has no second bundle to run.
     if (!existsSync(file)) return lookAt(bytes, progress)
-    const thread = (this.#thread ??= new Worker(file))
+    this.#thread ??= this.#start(file)
+    const thread = this.#thread
+    const alarm = setTimeout(() => {
+      this.#failed(new Error('The picture took too long to read.'))
+    }, LONGEST_MS)
     try {
       return await new Promise<PictureReading>((resolve, reject) => {
-        const timer = setTimeout(() => {
-          reject(new Error('The picture took too long to read.'))
-        }, LONGEST_MS)
-        const end = (settle: () => void) => {
-          clearTimeout(timer)
-          thread.removeAllListeners()
-          settle()
-        }
-        thread.on('message', (said: Said) => {
+        this.#failed = reject
+        this.#heard = (said) => {
           if ('first' in said) progress.first?.(said.first)
           else if ('facts' in said) progress.facts?.(said.facts)
-          else if ('reading' in said) end(() => { resolve(said.reading) })
-          else end(() => { reject(said.isPicture ? new Error(said.wrong) : new NotAPicture(said.wrong)) })
-        })
-        thread.on('error', (error) => { end(() => { reject(error) }) })
-        thread.on('exit', () => { end(() => { reject(new Error('The thread that reads pictures ended.')) }) })
+          else if ('reading' in said) resolve(said.reading)
+          else reject(said.isPicture ? new Error(said.wrong) : new NotAPicture(said.wrong))
+        }
         thread.postMessage(bytes)
       })
     } catch (error) {
       // Whatever else went wrong in it, the next picture gets a fresh one.
       if (!(error instanceof NotAPicture)) await this.close()
       throw error
+    } finally {
+      clearTimeout(alarm)
     }
+  }
+
+  #start(file: string): Worker {
+    const thread = new Worker(file)
+    thread.on('message', (said: Said) => { this.#heard(said) })
+    thread.on('error', (error) => { this.#failed(error) })
+    thread.on('exit', () => { this.#failed(new Error('The thread that reads pictures ended.')) })
+    return thread
   }
 
   async close(): Promise<void> {

@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import type { Reference } from '@idolon/contract'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import type { Evidence } from './evidence.ts'
+
+/** A picture with what bears a fact out drawn over it: one thin line, and its name beside it. */
+const props = defineProps<{ reference: Reference; evidence: Evidence | undefined }>()
+const image = useTemplateRef<HTMLImageElement>('image')
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const loaded = ref(false)
+watch(() => props.reference.picture.sha256, () => (loaded.value = false))
+
+const EDGE = 480
+const boxes = computed(() => (props.evidence?.kind === 'boxes' ? props.evidence.boxes : []))
+const percent = (share: number) => `${share * 100}%`
+const isMap = computed(() => props.evidence?.kind === 'colours' || props.evidence?.kind === 'tones' || props.evidence?.kind === 'cells')
+
+/** Maps dim what does not count: a colour stands where its pixels are, a tone where it is dark or light, an edge where it is sharp. */
+function draw(): void {
+  const [picture, sheet, evidence] = [image.value, canvas.value, props.evidence]
+  if (!picture || !sheet || !evidence || !loaded.value) return
+  const scale = EDGE / Math.max(picture.naturalWidth, picture.naturalHeight)
+  const [width, height] = [Math.max(1, Math.round(picture.naturalWidth * scale)), Math.max(1, Math.round(picture.naturalHeight * scale))]
+  sheet.width = width
+  sheet.height = height
+  const context = sheet.getContext('2d', { willReadFrequently: true })
+  if (!context) return
+  context.drawImage(picture, 0, 0, width, height)
+  const pixels = context.getImageData(0, 0, width, height)
+  const { data } = pixels
+  const wanted = evidence.kind === 'colours' ? evidence.hexes.map((hex) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))) : []
+  const rows = evidence.kind === 'cells' ? Math.ceil(evidence.sharp.length / Math.max(1, evidence.columns)) : 1
+  for (let y = 0, at = 0; y < height; y++)
+    for (let x = 0; x < width; x++, at += 4) {
+      const [red, green, blue] = [data[at]!, data[at + 1]!, data[at + 2]!]
+      if (evidence.kind === 'colours') {
+        let [best, least] = [0, Infinity]
+        wanted.forEach(([r, g, b], i) => {
+          const off = (red - r!) ** 2 + (green - g!) ** 2 + (blue - b!) ** 2
+          if (off < least) [least, best] = [off, i]
+        })
+        const [r, g, b] = wanted[best] ?? [red, green, blue]
+        data.set([r!, g!, b!, 255], at)
+        continue
+      }
+      const light = 0.2126 * red + 0.7152 * green + 0.0722 * blue
+      const counts = evidence.kind === 'tones' ? (evidence.tones === 'dark' ? light < 76 : light > 150) : evidence.kind === 'cells' ? evidence.sharp[Math.min(rows - 1, Math.floor((y * rows) / height)) * evidence.columns + Math.min(evidence.columns - 1, Math.floor((x * evidence.columns) / width))] === true : true
+      if (!counts) data.set([(red + 3 * 241) / 4, (green + 3 * 244) / 4, (blue + 3 * 244) / 4, 255], at)
+    }
+  context.putImageData(pixels, 0, 0)
+}
+watch([() => props.evidence, loaded], () => void nextTick(draw), { immediate: true })
+</script>
+
+<template>
+  <figure class="reference">
+    <div class="frame">
+      <img ref="image" :src="`/api/pictures/${reference.picture.sha256}/view`" :alt="reference.name || 'the reference'" :width="reference.picture.width" :height="reference.picture.height" @load="loaded = true" />
+      <canvas v-show="isMap" ref="canvas" aria-hidden="true"></canvas>
+      <template v-if="evidence">
+        <div v-for="({ box, name }, i) in boxes" :key="i" class="box" :style="{ left: percent(box[0]!), top: percent(box[1]!), width: percent(box[2]! - box[0]!), height: percent(box[3]! - box[1]!) }">
+          <span v-if="name" :class="{ inside: box[1]! < 0.06 }">{{ name }}</span>
+        </div>
+        <div v-if="evidence.kind === 'line'" class="line" :style="{ top: percent(evidence.y), transform: `rotate(${evidence.tilt}deg)` }"></div>
+        <div v-if="evidence.kind === 'point'" class="point" :style="{ left: percent(evidence.x), top: percent(evidence.y) }"></div>
+        <div v-if="evidence.kind === 'fold'" class="line fold"></div>
+      </template>
+    </div>
+    <figcaption class="soft" role="status">
+      <template v-if="evidence && evidence.kind !== 'boxes'">{{ evidence.name }}</template>
+      <template v-else-if="evidence">{{ boxes.length ? '' : 'nothing was found' }}</template>
+      <template v-else>Press a phrase or a fact to see what bears it out.</template>
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.reference {
+  margin: 0;
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+.frame {
+  position: relative;
+  overflow: hidden;
+  line-height: 0;
+  border: 1px solid var(--rule);
+}
+img {
+  display: block;
+  max-width: 100%;
+  width: auto;
+  height: auto;
+  max-height: 62vh;
+}
+canvas {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.box,
+.line,
+.point {
+  position: absolute;
+  pointer-events: none;
+}
+.box {
+  border: 1px solid #fff;
+  outline: 1px solid #9d1242;
+}
+.box span {
+  position: absolute;
+  left: -1px;
+  bottom: 100%;
+  padding: 0 4px;
+  background: #9d1242;
+  color: #fff;
+  font-size: 11.5px;
+  line-height: 1.5;
+  white-space: nowrap;
+}
+.box span.inside {
+  bottom: auto;
+  top: 0;
+}
+.line {
+  left: -5%;
+  width: 110%;
+  border-top: 1px solid #fff;
+  outline: 1px solid #9d1242;
+}
+.line.fold {
+  left: 50%;
+  top: 0;
+  width: 0;
+  height: 100%;
+  border-top: 0;
+  border-left: 1px solid #fff;
+}
+.point {
+  width: 0;
+  height: 0;
+}
+.point::before,
+.point::after {
+  content: '';
+  position: absolute;
+  background: #9d1242;
+  box-shadow: 0 0 0 1px #fff;
+}
+.point::before {
+  left: -18px;
+  top: 0;
+  width: 37px;
+  height: 1px;
+}
+.point::after {
+  left: 0;
+  top: -18px;
+  width: 1px;
+  height: 37px;
+}
+figcaption {
+  min-height: 1.45em;
+  font-size: 12.5px;
+}
+</style>

@@ -1,0 +1,250 @@
+<script setup lang="ts">
+import { addReference, changeReference, deleteReference, listReferences, putBack, readReference, listBin, type Reference, type ReferenceWhole } from '@idolon/contract'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call.ts'
+import { onChange } from '../api/changes.ts'
+import { messageOf } from '../api/problem.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { PICTURES, uploadPicture } from '../proofs/upload.ts'
+import { counted } from '../shared/said.ts'
+import { useEngines } from '../stores/engines.ts'
+import { useProjects } from '../stores/projects.ts'
+import { evidenceOf } from './evidence.ts'
+import { factWords } from './fact-words.ts'
+import ReadingPhrases from './ReadingPhrases.vue'
+import ReferenceNotes from './ReferenceNotes.vue'
+import ReferencePicture from './ReferencePicture.vue'
+
+/** Pictures to learn from: each with what was read of it drawn over it, and the phrases it suggests. */
+const route = useRoute()
+const router = useRouter()
+const projects = useProjects()
+const notices = useNotices()
+const task = useTask()
+void useEngines().load().catch(notices.showError)
+
+const all = shallowRef<Reference[]>()
+const whole = shallowRef<ReferenceWhole>()
+const shown = ref<string>()
+const busy = ref(0)
+const over = ref(false)
+const id = computed(() => String(route.params['reference'] ?? '') || all.value?.[0]?.id)
+
+const load = async () => {
+  const project = projects.current
+  if (project) all.value = await call(listReferences, { query: { project: project.id } })
+}
+const loadOne = async (which: string) => {
+  const read = await call(readReference, { params: { reference: which } })
+  if (which === id.value) whole.value = read
+}
+watch(() => projects.current?.id, () => void task(load), { immediate: true })
+watch(id, (which) => {
+  shown.value = undefined
+  if (whole.value?.reference.id !== which) whole.value = undefined
+  if (which) void task(() => loadOne(which))
+}, { immediate: true })
+onChange((event) => {
+  if (event !== 'reset' && event.kind !== 'reference') return
+  void load().catch(() => undefined)
+  if (id.value && (event === 'reset' || event.referenceId === id.value)) void loadOne(id.value).catch(() => undefined)
+})
+
+const take = (files: readonly File[]) =>
+  task(async () => {
+    const project = await projects.currentOrFirst()
+    let last: Reference | undefined
+    let known = 0
+    busy.value += files.length
+    for (const file of files) {
+      try {
+        const { sha256 } = await uploadPicture(file)
+        const fresh = crypto.randomUUID()
+        last = await call(addReference, { body: { id: fresh, projectId: project.id, picture: { sha256 }, name: file.name.replace(/\.\w+$/, '').replace(/[_-]+/g, ' ').slice(0, 200), source: '', rights: 'unknown', note: '' } })
+        if (last.id !== fresh) known++
+      } catch (error) {
+        notices.show(`${file.name}: ${messageOf(error)}`, { problem: true })
+      } finally {
+        busy.value--
+      }
+    }
+    if (known) notices.show(`${counted(known, 'picture was', 'pictures were')} here already.`)
+    if (!last) return
+    await load()
+    await router.push(`/references/${last.id}`)
+  })
+const choose = (event: Event) => {
+  const input = event.target as HTMLInputElement
+  void take([...(input.files ?? [])])
+  input.value = ''
+}
+const drop = (event: DragEvent) => {
+  over.value = false
+  void take([...(event.dataTransfer?.files ?? [])])
+}
+useEventListener(document, 'paste', (event: ClipboardEvent) => {
+  const inField = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA)$/.test(event.target.tagName))
+  const files = [...(event.clipboardData?.files ?? [])]
+  if (inField || files.length === 0) return
+  event.preventDefault()
+  void take(files)
+})
+const change = (texts: Partial<Pick<Reference, 'name' | 'source' | 'rights' | 'note'>>) =>
+  task(async () => {
+    if (!whole.value) return
+    const reference = await call(changeReference, { params: { reference: whole.value.reference.id }, body: texts })
+    whole.value = { ...whole.value, reference }
+    await load()
+  })
+const remove = ({ id: which, name, picture }: Reference) =>
+  task(async () => {
+    await call(deleteReference, { params: { reference: which } })
+    await load()
+    await router.push('/references')
+    const undo = async () => {
+      const entry = (await call(listBin, {})).find((one) => one.kind === 'reference' && one.picture === picture.sha256)
+      if (entry) await call(putBack, { params: { kind: 'reference', id: entry.id } })
+      await router.push(`/references/${which}`)
+    }
+    notices.show(`“${name || 'The reference'}” lies in the bin.`, { action: { label: 'Put it back', run: () => void task(undo) } })
+  })
+
+const STAGES = { asked: 'waiting to be read', glance: 'its colours are read', measured: 'measured; things and lettering are looked for', read: '', failed: 'could not be read' } as const
+const facts = computed(() => (whole.value ? factWords(whole.value) : []))
+const evidence = computed(() => (whole.value && shown.value ? evidenceOf(shown.value, whole.value.facts, whole.value.reading) : undefined))
+const show = (fact: string) => (shown.value = shown.value === fact ? undefined : fact)
+</script>
+
+<template>
+  <div class="page" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
+    <h1 class="view-title">References <span class="scope">of {{ projects.current?.name ?? 'no project yet' }}</span></h1>
+    <div class="finding">
+      <label class="quiet file">Bring in pictures<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>
+      <span class="soft" role="status">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'or drop them here, or paste them' }}</span>
+    </div>
+    <p v-if="all?.length === 0" class="soft">No picture here yet. Bring one in whose light, framing or colours you want the words for; from a proof, press “Keep as a reference” beside it.</p>
+    <div v-else-if="all" class="columns">
+      <ul aria-label="References" class="strip">
+        <li v-for="one in all" :key="one.id">
+          <RouterLink class="choice" :to="`/references/${one.id}`" :aria-current="one.id === id ? 'true' : undefined">
+            <img :src="`/api/pictures/${one.picture.sha256}/small`" alt="" loading="lazy" />
+            <span><span class="name">{{ one.name || 'without a name' }}</span><span v-if="STAGES[one.stage]" class="soft stage">{{ STAGES[one.stage] }}</span></span>
+          </RouterLink>
+        </li>
+      </ul>
+      <article v-if="whole" :key="whole.reference.id" class="one">
+        <div class="left">
+          <ReferencePicture :reference="whole.reference" :evidence="evidence" />
+          <ul v-if="whole.facts?.palette.length" class="palette" aria-label="Palette">
+            <li v-for="colour in whole.facts.palette" :key="colour.hex" :style="{ flexGrow: colour.share }" :title="`${colour.name}, ${Math.round(colour.share * 100)} %, ${colour.hex}`">
+              <span class="swatch" :style="{ background: colour.hex }"></span><span class="colour-name">{{ colour.name }}</span>
+            </li>
+          </ul>
+          <p v-if="whole.reference.problem" class="problem">{{ whole.reference.problem }}</p>
+          <ReferenceNotes :whole="whole" @change="change" />
+          <p class="row-actions"><button class="plain" @click="remove(whole.reference)">Delete</button></p>
+        </div>
+        <div class="right">
+          <p v-if="STAGES[whole.reference.stage]" class="soft" role="status">{{ STAGES[whole.reference.stage] }} …</p>
+          <ReadingPhrases :whole="whole" :shown="shown" @show="show" />
+          <section aria-labelledby="facts-title">
+            <h3 id="facts-title">Measured</h3>
+            <dl class="facts">
+              <template v-for="{ fact, name, says } in facts" :key="fact">
+                <dt class="soft">{{ name }}</dt>
+                <dd><button v-if="says" class="plain" :aria-pressed="shown === fact" @click="show(fact)">{{ says }}</button><span v-else class="soft">{{ whole.reference.stage === 'read' ? 'not settled' : '…' }}</span></dd>
+              </template>
+            </dl>
+          </section>
+        </div>
+      </article>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.over {
+  outline: 2px solid var(--accent);
+  outline-offset: -6px;
+}
+.file:focus-within {
+  outline: 2px solid var(--accent);
+  outline-offset: 2px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 26px;
+  align-items: start;
+}
+.strip {
+  max-height: calc(100vh - 150px);
+  overflow: auto;
+}
+.choice {
+  align-items: center;
+}
+.choice img {
+  flex: none;
+  width: 56px;
+  height: 42px;
+  object-fit: cover;
+}
+.choice .name,
+.stage {
+  display: block;
+  overflow-wrap: anywhere;
+}
+.choice .name {
+  font-size: 14.5px;
+  line-height: 1.25;
+}
+.one {
+  display: grid;
+  grid-template-columns: minmax(0, 11fr) minmax(340px, 10fr);
+  gap: 26px;
+  align-items: start;
+}
+.left,
+.right {
+  display: grid;
+  gap: 14px;
+  min-width: 0;
+}
+.palette {
+  display: flex;
+  gap: 2px;
+}
+.palette li {
+  min-width: 30px;
+  overflow: hidden;
+  flex-basis: 0;
+}
+.swatch {
+  display: block;
+  height: 22px;
+}
+.colour-name {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-size: 11.5px;
+  color: var(--soft);
+}
+.facts {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 3px 16px;
+  margin: 6px 0 0;
+  font-size: 13.5px;
+}
+.facts dd {
+  margin: 0;
+}
+.problem {
+  padding-left: 10px;
+  border-left: 2px solid var(--accent);
+}
+</style>

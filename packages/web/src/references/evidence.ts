@@ -1,0 +1,57 @@
+import type { ReferenceWhole } from '@idolon/contract'
+
+type Facts = NonNullable<ReferenceWhole['facts']>
+type Reading = NonNullable<ReferenceWhole['reading']>
+type Box = readonly number[]
+
+/** What is drawn over a picture to bear a fact out; places are shares of its width and height. */
+export type Evidence =
+  | { kind: 'boxes'; boxes: { box: Box; name: string }[] }
+  | { kind: 'line'; y: number; tilt: number; name: string }
+  | { kind: 'point'; x: number; y: number; name: string }
+  | { kind: 'cells'; columns: number; sharp: (boolean | undefined)[]; name: string }
+  | { kind: 'colours'; hexes: string[]; name: string }
+  | { kind: 'tones'; tones: 'dark' | 'light'; name: string }
+  | { kind: 'fold'; name: string }
+  | { kind: 'whole'; name: string }
+
+/** Edges that are no wider than this are sharp, in pixels of a view of 768; as the core says it. */
+const SHARP = 1.35
+const BLURRED = 3.2
+
+/** What shows a fact of a reading, by the name of the fact; undefined while it is not read yet. */
+export function evidenceOf(fact: string, facts: Facts | null, reading: Reading | null): Evidence | undefined {
+  const object = /^object (\d+)$/.exec(fact)
+  if (object) {
+    const named = reading?.objects[Number(object[1])]?.name
+    const boxes = reading?.objects.filter(({ name }) => name === named).map(({ box, name, score }) => ({ box, name: `${name}, ${score.toFixed(2)}` }))
+    return boxes?.length ? { kind: 'boxes', boxes } : undefined
+  }
+  const where = reading?.where ?? facts?.where
+  switch (fact) {
+    case 'shot':
+    case 'people':
+      return reading ? { kind: 'boxes', boxes: fact === 'people' ? reading.objects.filter(({ name }) => name === 'person').map(({ box }, i) => ({ box, name: `person ${i + 1}` })) : reading.figure ? [{ box: reading.figure, name: 'main figure' }] : [] } : undefined
+    case 'side':
+      return reading?.figure && reading.side && where?.eye === null ? { kind: 'boxes', boxes: [{ box: reading.figure, name: 'main figure' }] } : where?.eye ? { kind: 'point', ...where.eye, name: 'where the eye goes' } : undefined
+    case 'horizon':
+      return where?.horizon ? { kind: 'line', ...where.horizon, name: `horizon at ${Math.round(where.horizon.y * 100)} % of the height` } : undefined
+    case 'focus':
+    case 'busy':
+      return where && { kind: 'cells', columns: where.edges.columns, sharp: where.edges.widths.map((width) => (width === null ? undefined : width < SHARP ? true : width > BLURRED ? false : undefined)), name: fact === 'focus' ? 'sharp edges; what is blurred is dimmed' : 'where there are sharp edges' }
+    case 'palette':
+    case 'temperature':
+    case 'mono':
+      return facts ? { kind: 'colours', hexes: facts.palette.map(({ hex }) => hex), name: 'its colours, by how much of it they cover' } : undefined
+    case 'key':
+      return { kind: 'tones', tones: facts?.key === 'high' ? 'light' : 'dark', name: facts?.key === 'high' ? 'light tones; the rest is dimmed' : 'dark tones; the rest is dimmed' }
+    case 'symmetric':
+      return { kind: 'fold', name: 'the line it is held against' }
+    case 'lettering':
+      return reading ? { kind: 'boxes', boxes: reading.lettering.boxes.map((box, i) => ({ box, name: i === 0 ? 'lettering' : '' })) } : undefined
+    case 'medium':
+      return { kind: 'whole', name: 'told from the whole surface: its edges, grain and strokes' }
+    default:
+      return undefined
+  }
+}
