@@ -7,6 +7,7 @@ import {
   type Route,
   type Run,
   addHelpers,
+  addReference,
   addJudgement,
   addTerms,
   changePrompt,
@@ -106,6 +107,7 @@ async function makePrompt(call: Call, projectId: string, demo: DemoPrompt): Prom
     if (version.why) await call(changeVersion, { params: { version: run.versionId }, body: { why: version.why } })
   }
   if (keepers.length > 3) await judgeBlind(call, keepers)
+  if (demo.reference && keepers[0]) await call(addReference, { body: { id: randomUUID(), projectId, picture: { proofId: keepers[0] }, name: demo.reference, source: `a proof of “${demo.title}”`, rights: 'own', note: '' } })
   if (demo.draft) await write({ ...draft, text: demo.draft })
   await call(changePrompt, { params, body: { status: demo.status, tags: demo.tags, ...(demo.note ? { note: demo.note } : {}) } })
 }

@@ -23,6 +23,8 @@ export interface DemoPrompt {
   engine?: string
   note?: string
   versions: DemoVersion[]
+  /** What its first kept proof is called as a reference of its project. */
+  reference?: string
   /** What lies on the desk now, when that is further on than the last version. */
   draft?: string
 }
@@ -43,6 +45,7 @@ export const WORLD: DemoProject[] = [
     prompts: [
       {
         title: 'The viaduct at noon',
+        reference: 'The poster that worked',
         status: 'proven',
         tags: ['poster', 'train', 'summer'],
         note: 'The one for the ticket hall. Red is the line’s own red.',
@@ -135,6 +138,7 @@ export const WORLD: DemoProject[] = [
       },
       {
         title: 'Teapot on cream',
+        reference: 'Light for the shelf pictures',
         status: 'proven',
         tags: ['product', 'tea', 'photograph'],
         versions: [
@@ -169,6 +173,7 @@ export const WORLD: DemoProject[] = [
     prompts: [
       {
         title: 'Hedda opens the hives',
+        reference: 'How the valley looks at dawn',
         status: 'proven',
         tags: ['picture book', 'Hedda', 'scene 1'],
         note: 'Hedda Brenn: straw hat, ochre coat, never without her smoker.',

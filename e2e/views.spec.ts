@@ -22,6 +22,7 @@ async function addresses(): Promise<[string, string][]> {
     ['Judging blind', `/proofs/judge?ids=${ids}`],
     ['Proof', `/proofs/${prompt?.bestProof?.id}`],
     ['Shelf', '/shelf'],
+    ['References', '/references'],
     ['Bin', '/bin'],
     ['Project', `/projects/${prompt?.projectId}`],
     ['Helpers', '/helpers/fill-out'],
@@ -137,7 +138,7 @@ test('nothing scrolls sideways at 1024, 1280 and 1920', async ({ page }) => {
 })
 
 test('an unknown address, prompt or proof gets a page that helps', async ({ page }) => {
-  for (const address of ['/nowhere', '/desk/00000000-0000-4000-8000-000000000000', '/desk/x', '/proofs/00000000-0000-4000-8000-000000000000', '/projects/00000000-0000-4000-8000-000000000000']) {
+  for (const address of ['/nowhere', '/desk/00000000-0000-4000-8000-000000000000', '/desk/x', '/proofs/00000000-0000-4000-8000-000000000000', '/projects/00000000-0000-4000-8000-000000000000', '/references/00000000-0000-4000-8000-000000000000', '/references/x']) {
     await page.goto(address)
     await expect(page.getByRole('heading', { name: /There is no such/ })).toBeVisible()
     await expect(page.getByRole('main').getByRole('link', { name: 'Look on the Shelf' })).toBeVisible()

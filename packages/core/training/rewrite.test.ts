@@ -30,7 +30,7 @@ describe('sentences from a list', () => {
   })
 
   it('need no action', () => {
-    expect(written('brass kettle, marble counter, a plume of steam, morning light from the window, product photograph', 'sentences')).toBe('The picture shows a brass kettle with a plume of steam at a marble counter. It is shown in morning light from the window. It is a product photograph.')
+    expect(written('brass kettle, marble counter, a plume of steam, morning light from the window, product photograph', 'sentences')).toBe('A brass kettle with a plume of steam at a marble counter. It is shown in morning light from the window. It is a product photograph.')
   })
 })
 

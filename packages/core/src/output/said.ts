@@ -65,9 +65,5 @@ export function saidFor(draft: Draft, reading: Reading, words: WordTable, profil
   const composer = new Composer({ ...draft, marks: [] })
   if (want === 'list') writeList(parts, draft.text, words, composer)
   else writeSentences(parts, words, composer)
-  // Said to a person, “The picture shows” opens a sentence well; an engine reads it as one more thing.
-  const opening = composer.text.startsWith(TO_A_PERSON) ? TO_A_PERSON.length : 0
-  const text = composer.text.slice(opening)
-  return { text: opening ? text.charAt(0).toUpperCase() + text.slice(1) : text, places: composer.taken.map(({ start, end, from }) => ({ phrase: from, start: start - opening, end: end - opening })) }
+  return { text: composer.text, places: composer.taken.map(({ start, end, from }) => ({ phrase: from, start, end })) }
 }
-const TO_A_PERSON = 'The picture shows '

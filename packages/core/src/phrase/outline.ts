@@ -13,6 +13,8 @@ export interface OutlinePhrase extends Phrase {
   emphasis: Emphasis
   /** Its facet was set by the writer. */
   byHand: boolean
+  /** It was read from a reference. */
+  fromReference: boolean
   unsure: boolean
 }
 export interface OutlineRow {
@@ -34,6 +36,7 @@ export function outlineOf(text: string, reading: Pick<Reading, 'phrases'>, marks
           fixed: covered(text, marks, 'fixed', phrase),
           emphasis: emphasisOf(marks, phrase),
           byHand,
+          fromReference: marks.some((mark) => mark.kind === 'from' && mark.source.type === 'reference' && mark.from < phrase.end && mark.to > phrase.start),
           unsure: !byHand && phrase.confidence < UNSURE_BELOW,
         }
       }),

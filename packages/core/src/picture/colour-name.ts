@@ -4,6 +4,8 @@ import type { ColourName } from './shape.ts'
 
 /** Less chroma than this is no colour to the eye; in the dark it takes more. */
 const GREY = 0.022
+/** Of the warm hues it takes a little more: between light and dark, a greyish brown is called grey. */
+const WARM_GREY = 0.03
 const DARK = 0.24
 const LIGHT = 0.945
 
@@ -30,5 +32,6 @@ export function colourName(lab: Lab): ColourName {
   if (c < GREY || (l < DARK && c < 0.05) || (l > LIGHT && c < 0.028)) return l < DARK + 0.02 ? 'black' : l > 0.93 ? 'white' : 'grey'
   if (l < 0.19 && c < 0.09) return 'black'
   const hue = hueOf(lab)
+  if (c < WARM_GREY && hue > 30 && hue < 110 && l > 0.3 && l < 0.76) return 'grey'
   return (HUES.findLast(([from]) => hue >= from) ?? HUES[0]!)[1](l, c)
 }

@@ -180,7 +180,7 @@ export function writeSentences(parts: Parts, words: WordTable, to: Composer): vo
     writer.stop()
   } else if (subjects.length + bearing.length + places.length + trailing.length + doing.length) {
     const shown = subjects.length ? subjects : bearing.splice(0, bearing.length)
-    writer.say('The picture shows ')
+    // Without a verb: an engine needs nobody to tell it that this is in the picture.
     if (shown.length) writer.each(shown, (one) => writer.noun(one))
     else if (doing.length) writer.each(doing.splice(0), (one) => writer.take(one))
     else writer.noun(places.shift()!)

@@ -44,8 +44,8 @@ const wait = computed(() => ({ starting: 'The outline is being made ready …', 
 const FACET_NAMES: Record<Facet, string> = Object.fromEntries(FACETS.map((facet) => [facet, facet.charAt(0).toUpperCase() + facet.slice(1)])) as Record<Facet, string>
 const kept = (phrase: OutlinePhrase) => phrases.keptAs(phrase.text, phrase.facet)
 const said = (phrase: OutlinePhrase) => {
-  const { emphasis, fixed, byHand, unsure } = phrase
-  return [emphasis ? EMPHASIS.find(({ level }) => level === emphasis)?.said : '', fixed ? 'fixed' : '', kept(phrase) ? 'kept' : '', byHand ? 'set by you' : '', unsure ? 'unsure' : ''].filter(Boolean).join(', ')
+  const { emphasis, fixed, byHand, fromReference, unsure } = phrase
+  return [emphasis ? EMPHASIS.find(({ level }) => level === emphasis)?.said : '', fixed ? 'fixed' : '', kept(phrase) ? 'kept' : '', fromReference ? 'from a reference' : byHand ? 'set by you' : '', unsure ? 'unsure' : ''].filter(Boolean).join(', ')
 }
 
 function point(phrase: TextRange | undefined): void {

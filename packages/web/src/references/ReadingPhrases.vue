@@ -66,7 +66,7 @@ const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
 
 <template>
   <section aria-labelledby="phrases-title" class="phrases">
-    <h3 id="phrases-title">Phrases it suggests</h3>
+    <h2 id="phrases-title">Phrases it suggests</h2>
     <p v-if="rows.length === 0" class="soft">{{ whole.reading ? 'Nothing in it is settled enough to be said.' : 'They come when the picture is read.' }}</p>
     <template v-else>
       <p class="row-actions">

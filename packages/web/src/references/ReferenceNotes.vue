@@ -10,7 +10,7 @@ const RIGHTS_SAID = { own: 'my own', licensed: 'licensed', unknown: 'not known' 
 
 <template>
   <section aria-labelledby="notes-title" class="notes">
-    <h3 id="notes-title">Source and rights</h3>
+    <h2 id="notes-title">Source and rights</h2>
     <div class="fields">
       <label class="labelled"><span>Name</span><input class="field" :value="whole.reference.name" maxlength="200" @change="emit('change', { name: ($event.target as HTMLInputElement).value })" /></label>
       <label class="labelled"><span>Source</span><input class="field" :value="whole.reference.source" maxlength="2000" placeholder="where it is from" @change="emit('change', { source: ($event.target as HTMLInputElement).value })" /></label>

@@ -53,7 +53,7 @@ watch([() => props.evidence, loaded], () => void nextTick(draw), { immediate: tr
 </script>
 
 <template>
-  <figure class="reference">
+  <div class="reference">
     <div class="frame">
       <img ref="image" :src="`/api/pictures/${reference.picture.sha256}/view`" :alt="reference.name || 'the reference'" :width="reference.picture.width" :height="reference.picture.height" @load="loaded = true" />
       <canvas v-show="isMap" ref="canvas" aria-hidden="true"></canvas>
@@ -66,17 +66,16 @@ watch([() => props.evidence, loaded], () => void nextTick(draw), { immediate: tr
         <div v-if="evidence.kind === 'fold'" class="line fold"></div>
       </template>
     </div>
-    <figcaption class="soft" role="status">
+    <p class="soft says" role="status">
       <template v-if="evidence && evidence.kind !== 'boxes'">{{ evidence.name }}</template>
       <template v-else-if="evidence">{{ boxes.length ? '' : 'nothing was found' }}</template>
       <template v-else>Press a phrase or a fact to see what bears it out.</template>
-    </figcaption>
-  </figure>
+    </p>
+  </div>
 </template>
 
 <style scoped>
 .reference {
-  margin: 0;
   display: grid;
   gap: 6px;
   justify-items: start;
@@ -162,7 +161,7 @@ canvas {
   width: 1px;
   height: 37px;
 }
-figcaption {
+.says {
   min-height: 1.45em;
   font-size: 12.5px;
 }

@@ -5,7 +5,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { onChange } from '../api/changes.ts'
-import { messageOf } from '../api/problem.ts'
+import { ApiProblem, messageOf } from '../api/problem.ts'
+import NotFoundView from '../app/NotFoundView.vue'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { PICTURES, uploadPicture } from '../proofs/upload.ts'
 import { counted } from '../shared/said.ts'
@@ -36,9 +37,16 @@ const load = async () => {
   const project = projects.current
   if (project) all.value = await call(listReferences, { query: { project: project.id } })
 }
+const missing = ref(false)
 const loadOne = async (which: string) => {
-  const read = await call(readReference, { params: { reference: which } })
-  if (which === id.value) whole.value = read
+  missing.value = false
+  try {
+    const read = await call(readReference, { params: { reference: which } })
+    if (which === id.value) whole.value = read
+  } catch (error) {
+    if (error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')) missing.value = true
+    else throw error
+  }
 }
 watch(() => projects.current?.id, () => void task(load), { immediate: true })
 watch(id, (which) => {
@@ -118,7 +126,8 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
 </script>
 
 <template>
-  <div class="page" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
+  <NotFoundView v-if="missing" what="reference" />
+  <main v-else class="page" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
     <h1 class="view-title">References <span class="scope">of {{ projects.current?.name ?? 'no project yet' }}</span></h1>
     <div class="finding">
       <label class="quiet file">Bring in pictures<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>
@@ -150,7 +159,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
           <p v-if="STAGES[whole.reference.stage]" class="soft" role="status">{{ STAGES[whole.reference.stage] }} …</p>
           <ReadingPhrases :whole="whole" :shown="shown" @show="show" />
           <section aria-labelledby="facts-title">
-            <h3 id="facts-title">Measured</h3>
+            <h2 id="facts-title">Measured</h2>
             <dl class="facts">
               <template v-for="{ fact, name, says } in facts" :key="fact">
                 <dt class="soft">{{ name }}</dt>
@@ -161,7 +170,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
         </div>
       </article>
     </div>
-  </div>
+  </main>
 </template>
 
 <style scoped>

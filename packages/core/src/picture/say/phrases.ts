@@ -1,4 +1,5 @@
 import type { Facet } from '../../facet.ts'
+import { chromaOf, oklabOf } from '../oklab.ts'
 import type { PaletteColour, Phrased, PictureReading } from '../shape.ts'
 import { areaOf, type Box } from '../seen/seen.ts'
 import { CONFIDENCE, thingConfidence } from './confidence.ts'
@@ -26,14 +27,23 @@ function groups(objects: Said['objects']): { text: string; at: number; area: num
   return [...byName].map(([name, { n, at, area, score }]) => ({ text: many(n, name), at, area, score })).sort((x, y) => y.area * y.score - x.area * x.score)
 }
 
+/** How much more a colour of full chroma is noticed than its share says. */
+const VIVID_COUNTS = 6
 const GREYS = new Set<string>(['grey', 'black', 'white'])
-/** The colours that make a palette, vivid ones however small, greys only where there is little else: at most three. */
+/** The colours that make a palette: shares of one name together, vivid ones before dull, greys only where there is little else; at most three. */
 export function paletteWords(palette: readonly PaletteColour[]): string[] {
-  const names = [...new Set(palette.filter(({ share }) => share >= 0.06).map(({ name }) => name))]
+  const weights = new Map<string, { share: number; weight: number }>()
+  for (const { hex, name, share } of palette) {
+    const chroma = chromaOf(oklabOf(...([1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16)) as [number, number, number])))
+    const known = weights.get(name) ?? { share: 0, weight: 0 }
+    weights.set(name, { share: known.share + share, weight: known.weight + share * (0.5 + VIVID_COUNTS * chroma) })
+  }
+  const names = [...weights].filter(([, { share, weight }]) => share >= 0.06 || weight >= 0.04).sort(([, x], [, y]) => y.weight - x.weight).map(([name]) => name)
   const coloured = names.filter((name) => !GREYS.has(name))
   return [...coloured, ...names.filter((name) => !coloured.includes(name))].slice(0, 3)
 }
-const list = (words: readonly string[]) => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`)
+/** Without a comma, which would end the phrase. */
+const list = ([first = '', second, third]: readonly string[]) => (third ? `${first} and ${second} with ${third}` : second ? `${first} and ${second}` : first)
 
 /** What a picture's reading suggests to write, facet by facet in writing order. What is not settled says nothing. */
 export function phrasesOf(reading: Said): Phrased[] {

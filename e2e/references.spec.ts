@@ -1,0 +1,52 @@
+import { api, expect, promptNow, promptOnDesk, test } from './application.ts'
+
+interface Row {
+  id: string
+  name: string
+  stage: string
+}
+const references = () => api<Row[]>('GET', '/api/references')
+
+test('a proof is kept as a reference, read, and only its colours and medium are borrowed for another subject', async ({ page }) => {
+  const { rows } = await api<{ rows: { bestProof: { id: string } | null; title: string }[] }>('GET', '/api/shelf?q=brass%20heron')
+  await page.goto(`/proofs/${rows.find(({ bestProof }) => bestProof)!.bestProof!.id}`)
+  await page.getByRole('button', { name: 'Keep as a reference' }).click()
+  await page.getByRole('button', { name: 'See it' }).click()
+  await page.waitForURL(/\/references\//)
+  await expect(page.getByRole('heading', { name: 'Phrases it suggests' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Take all' })).toBeVisible({ timeout: 40_000 })
+  // What bears a fact out is drawn over the picture, by a press of its phrase.
+  const colours = page.getByRole('button', { name: /^palette of/ })
+  await colours.click()
+  await expect(page.getByText('its colours, by how much of it they cover')).toBeVisible()
+  await expect(page.locator('canvas')).toBeVisible()
+  await page.getByRole('button', { name: 'colour', exact: true }).click()
+  await page.getByLabel('For my subject instead').fill('a red tram')
+  await page.getByLabel('Written for').selectOption({ label: 'Burin' })
+  await page.getByRole('button', { name: 'Begin a prompt with this' }).click()
+  await page.waitForURL(/\/desk\//)
+  const { draft } = await promptNow(promptOnDesk(page))
+  expect(draft.text).toMatch(/^A red tram.*palette of/)
+  expect(draft.text).not.toContain('heron')
+  await expect(page.getByText('from a reference').first()).toBeVisible()
+})
+
+test('pictures are brought in by keyboard, what is none is refused, and one deleted is put back', async ({ page }) => {
+  await page.goto('/references')
+  await page.locator('input[type=file]').setInputFiles([
+    { name: 'not-a-picture.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') },
+    { name: 'a_blue_ground.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEUlEQVR4nGNQCDiAFTEMLQkAintMAXLrfgQAAAAASUVORK5CYII=', 'base64') },
+  ])
+  await expect(page.getByText(/not-a-picture\.png: That is no picture Idolon takes in/)).toBeVisible()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('a blue ground')
+  await page.getByLabel('Source', { exact: true }).fill('drawn for a test')
+  await page.getByLabel('Source', { exact: true }).press('Tab')
+  await page.getByLabel('Rights').selectOption('own')
+  await expect.poll(async () => (await references()).find(({ name }) => name === 'a blue ground')?.stage, { timeout: 40_000 }).toBe('read')
+  await page.reload()
+  await expect(page.getByLabel('Source', { exact: true })).toHaveValue('drawn for a test')
+  await page.getByRole('button', { name: 'Delete', exact: true }).click()
+  await expect(page.getByText('“a blue ground” lies in the bin.')).toBeVisible()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('a blue ground')
+})
