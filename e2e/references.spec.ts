@@ -13,6 +13,7 @@ test('a proof is kept as a reference, read, and only its colours and medium are 
   await page.getByRole('button', { name: 'Keep as a reference' }).click()
   await page.getByRole('button', { name: 'See it' }).click()
   await page.waitForURL(/\/references\//)
+  const reference = page.url()
   await expect(page.getByRole('heading', { name: 'Phrases it suggests' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Take all' })).toBeVisible({ timeout: 40_000 })
   // What bears a fact out is drawn over the picture, by a press of its phrase.
@@ -29,6 +30,18 @@ test('a proof is kept as a reference, read, and only its colours and medium are 
   expect(draft.text).toMatch(/^A red tram.*palette of/)
   expect(draft.text).not.toContain('heron')
   await expect(page.getByText('from a reference').first()).toBeVisible()
+  // What comes back is held against the reference; the words that would close the largest difference go into the draft by one press.
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(page.getByRole('group', { name: /^Version 1 of/ }).getByRole('button', { name: /result/ }).first()).toBeVisible({ timeout: 30_000 })
+  const prompt = promptOnDesk(page)
+  await page.goto(reference)
+  await expect(page.getByRole('heading', { name: 'Closing in' })).toBeVisible()
+  await expect(page.getByRole('list', { name: /^Tries that borrow/ }).getByText(/\d %/).last()).toBeVisible({ timeout: 40_000 })
+  const say = page.getByRole('button', { name: /^Say “/ }).first()
+  const words = /“(.+)”/.exec(await say.innerText())![1]!
+  await say.click()
+  await expect(page.getByRole('button', { name: `“${words}” is in the draft` })).toBeVisible()
+  expect((await promptNow(prompt)).draft.text.toLowerCase()).toContain(words.toLowerCase())
 })
 
 test('pictures are brought in by keyboard, what is none is refused, and one deleted is put back', async ({ page }) => {

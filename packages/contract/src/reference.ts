@@ -1,4 +1,4 @@
-import { PictureFacts, PictureReading } from '@idolon/core'
+import { Closeness, PictureFacts, PictureReading } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, plainText, Sha256 } from './primitives.ts'
 import { route } from './route.ts'
@@ -44,6 +44,23 @@ export const ReferenceWhole = Type.Object(
 )
 export type ReferenceWhole = Static<typeof ReferenceWhole>
 
+/** A try whose words were borrowed from a reference, and how close it came. */
+export const CloseTry = Type.Object(
+  {
+    proofId: Id,
+    promptId: Id,
+    promptTitle: Type.String(),
+    version: Type.Integer(),
+    engine: Type.String(),
+    sha256: Sha256,
+    askedAt: Instant,
+    stage: ReadingStage,
+    closeness: orNull(Closeness),
+  },
+  { title: 'CloseTry' },
+)
+export type CloseTry = Static<typeof CloseTry>
+
 const params = Type.Object({ reference: Id }, closed)
 const texts = { name: plainText(200), source: plainText(2_000), rights: Rights, note: plainText(5_000) }
 
@@ -60,3 +77,4 @@ export const addReference = route({
 })
 export const changeReference = route({ id: 'changeReference', method: 'patch', path: '/api/references/:reference', summary: 'Changes what is said of a reference.', params, body: Type.Partial(Type.Object(texts), closed), answer: Reference })
 export const deleteReference = route({ id: 'deleteReference', method: 'delete', path: '/api/references/:reference', summary: 'Puts a reference into the bin.', params })
+export const closeTries = route({ id: 'closeTries', method: 'get', path: '/api/references/:reference/tries', summary: 'The newest proofs of prompts that borrow from a reference, oldest first, and how close each came to it. Those not read yet are asked to be.', params, answer: Type.Array(CloseTry) })

@@ -1,4 +1,5 @@
 /** What can be measured of a picture: loaded by workers, the server and the command line, not by the page. */
+export { closenessOf } from './picture/close/closeness.ts'
 export { colourName } from './picture/colour-name.ts'
 export { factsOf, firstFactsOf } from './picture/facts.ts'
 export type { MediumTable } from './picture/medium/medium.ts'

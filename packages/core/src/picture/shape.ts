@@ -68,3 +68,20 @@ export const PictureReading = Type.Object(
   { title: 'PictureReading' },
 )
 export type PictureReading = Static<typeof PictureReading>
+
+/** In what a picture is held against its reference. */
+export const RESPECT_NAMES = ['medium', 'palette', 'key', 'temperature', 'framing', 'things', 'focus', 'horizon', 'lettering'] as const
+export type RespectName = (typeof RESPECT_NAMES)[number]
+/** What would bring a picture nearer to another: a phrase to say, or an entry of the leave-out list. */
+export const Closing = Type.Union([Type.Object({ facet: Facet, say: Type.String() }), Type.Object({ leaveOut: Type.String() })], { title: 'Closing' })
+export type Closing = Static<typeof Closing>
+const CLOSE = {
+  close: Type.Number({ minimum: 0, maximum: 1, description: '0: nothing of it is there; 1: no eye would tell them apart.' }),
+  says: Type.String({ description: 'The difference in plain units.' }),
+  closing: Type.Array(Closing, { description: 'What would close it, where words can; the likeliest first.' }),
+}
+export const Close = Type.Object(CLOSE)
+export type Close = Static<typeof Close>
+/** How close a picture is to its reference: the weighted mean of what is settled, and each respect, the largest difference that counts first. */
+export const Closeness = Type.Object({ whole: Type.Union([Share, Type.Null()]), by: Type.Array(Type.Object({ respect: Type.Union(RESPECT_NAMES.map((name) => Type.Literal(name))), ...CLOSE })) }, { title: 'Closeness' })
+export type Closeness = Static<typeof Closeness>

@@ -9,6 +9,7 @@ import {
   listHelpers,
   addReference,
   changeReference,
+  closeTries,
   deleteReference,
   listReferences,
   readReference,
@@ -289,6 +290,7 @@ export function createApp(services: Services, options: { port: () => number; pag
 
   on(listReferences, ({ query }) => references.list(query.project))
   on(readReference, ({ params }) => references.read(params.reference))
+  on(closeTries, ({ params }) => references.tries(params.reference))
   on(addReference, ({ actor, body }) => references.add(actor, body))
   on(changeReference, ({ actor, params, body }) => references.change(actor, params.reference, body))
   on(deleteReference, async ({ actor, params }) => {

@@ -73,6 +73,8 @@ export class ReadingWorker {
       await trx('picture_readings').where({ picture }).update({ stage, ...values, ...(stage === 'read' ? { read_at: trx.fn.now() } : {}) })
       const references = await trx('reference_pictures').where({ picture }).select<{ id: string; project_id: string }[]>('id', 'project_id')
       for (const { id, project_id } of references) await recordEvent(trx, { kind: 'reference', projectId: project_id, referenceId: id })
+      // A proof that is held against a reference is none itself; whoever waits for it reads again.
+      if (references.length === 0 && (stage === 'read' || stage === 'failed')) await recordEvent(trx, { kind: 'reference' })
     })
   }
 

@@ -1,4 +1,4 @@
-import { addReference, changeReference, createProject, deleteReference, listBin, listReferences, putBack, readReference, type ReferenceWhole } from '@idolon/contract'
+import { addReference, changeReference, closeTries, createProject, deleteReference, listBin, listReferences, putBack, readReference, type ReferenceWhole } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -62,6 +62,21 @@ describe('a reference', () => {
     const bytes = await sharp(await picture(6)).withExif({ IFD0: { ImageDescription: '<script>alert(1)</script>', Model: 'A made-up camera' } }).jpeg().toBuffer()
     const { metadata } = await read((await add((await sent(bytes)).sha256)).id)
     expect(metadata).toEqual(expect.arrayContaining([{ name: 'ImageDescription', value: '<script>alert(1)</script>' }, { name: 'Model', value: 'A made-up camera' }]))
+  })
+
+  it('tells how close the tries came whose words were borrowed from it', async () => {
+    const reference = await add((await sent(await picture(11, 320, 200))).sha256)
+    await read(reference.id)
+    expect(await server.call(closeTries, { params: { reference: reference.id } })).toEqual([])
+    const { id } = await server.prompt('a fox, cool colours')
+    await server.edit(id, 1, { marks: { remove: [], add: [{ from: 7, to: 19, kind: 'from', source: { type: 'reference', id: reference.id } }] } })
+    await server.ended(await server.run(id, 2))
+    const tries = () => server.call(closeTries, { params: { reference: reference.id } })
+    expect((await tries()).map(({ promptId, version }) => [promptId, version])).toEqual(Array(4).fill([id, 1]))
+    await expect.poll(async () => (await tries()).map(({ stage }) => stage), { timeout: 60_000, interval: 200 }).toEqual(Array(4).fill('read'))
+    const [first] = await tries()
+    expect(first!.closeness!.whole).toBeGreaterThan(0)
+    expect(first!.closeness!.by.map(({ respect }) => respect)).toContain('palette')
   })
 
   it('of a picture, a proof or a project that is not there is refused', async () => {

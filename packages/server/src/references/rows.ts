@@ -1,4 +1,4 @@
-import type { Reference, ReferenceWhole, ReadingStage } from '@idolon/contract'
+import type { CloseTry, ReadingStage, Reference, ReferenceWhole } from '@idolon/contract'
 import type { Knex } from 'knex'
 import type { Database } from '../database/connect.ts'
 
@@ -57,4 +57,27 @@ export async function readReference(db: Database | Knex.Transaction, id: string)
 export async function knownReference(db: Database | Knex.Transaction, projectId: string, picture: string): Promise<Reference | undefined> {
   const [row] = (await of(db).where({ 'r.project_id': projectId, 'r.picture': picture })) as Row[]
   return row && referenceOf(row)
+}
+
+interface TryRow extends Pick<CloseTry, 'proofId' | 'promptId' | 'promptTitle' | 'version' | 'engine' | 'sha256'> {
+  asked_at: Date
+  stage: ReadingStage | null
+  reading: ReferenceWhole['reading']
+}
+const MOST_TRIES = 24
+
+/** The newest proofs of versions with words that were read from a reference, oldest first. */
+export async function triesOf(db: Database, referenceId: string): Promise<TryRow[]> {
+  const { rows } = await db.raw<{ rows: TryRow[] }>(
+    `select * from (
+       select p.id as "proofId", p.prompt_id as "promptId", coalesce(nullif(x.title, ''), d.first_words) as "promptTitle", v.number as version,
+         (p.engine->>'name') || ' ' || (p.engine->>'revision') as engine, p.picture as sha256, p.asked_at, g.stage, g.reading, p.place
+       from proofs p join versions v on v.id = p.version_id join prompts x on x.id = p.prompt_id join drafts d on d.prompt_id = x.id
+         left join picture_readings g on g.picture = p.picture
+       where p.state = 'stored' and p.deleted_at is null and x.deleted_at is null and p.picture is not null and v.body::text like ?
+       order by p.asked_at desc, p.place desc limit ${MOST_TRIES}) newest
+     order by asked_at, place`,
+    [`%"reference","id":"${referenceId}"%`],
+  )
+  return rows
 }

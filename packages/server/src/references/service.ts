@@ -1,4 +1,5 @@
-import type { AnswerOf, BodyOf, changeReference, Reference, ReferenceWhole, addReference } from '@idolon/contract'
+import type { addReference, AnswerOf, BodyOf, changeReference, CloseTry, Reference, ReferenceWhole } from '@idolon/contract'
+import { closenessOf } from '@idolon/core/look'
 import type { Knex } from 'knex'
 import type { Actor } from '../actor.ts'
 import { intoBin } from '../bin/deleted-rows.ts'
@@ -8,7 +9,7 @@ import { notFound } from '../http/problem.ts'
 import { metadataOf } from '../pictures/metadata.ts'
 import { READING_MAKER } from '../pictures/sight/reader.ts'
 import { pictureOf } from '../proofs/references.ts'
-import { knownReference, listReferences, readReference } from './rows.ts'
+import { knownReference, listReferences, readReference, triesOf } from './rows.ts'
 
 /** Of what a file says of itself, so much is kept with the reference. */
 const MOST_FIELDS = 60
@@ -33,6 +34,19 @@ export class References {
     const whole = await readReference(this.db, id)
     if (!whole) throw notFound('reference')
     return whole
+  }
+
+  /** Proofs whose words were borrowed from a reference, oldest first; those that nobody read yet are asked to be. */
+  async tries(id: string): Promise<CloseTry[]> {
+    const { reading: own } = await this.read(id)
+    const rows = await triesOf(this.db, id)
+    const unread = rows.filter(({ stage }) => stage === null)
+    if (unread.length) {
+      await this.db.transaction(async (trx) => {
+        for (const { sha256 } of unread) await askForReading(trx, sha256)
+      })
+    }
+    return rows.map(({ reading, asked_at, stage, proofId, promptId, promptTitle, version, engine, sha256 }) => ({ proofId, promptId, promptTitle, version, engine, sha256, askedAt: asked_at.toISOString(), stage: stage ?? 'asked', closeness: own && reading && closenessOf(own, reading) }))
   }
 
   /** The same picture twice in one project is the one that was there first. */

@@ -14,6 +14,7 @@ import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
 import { evidenceOf } from './evidence.ts'
 import { factWords } from './fact-words.ts'
+import ClosingIn from './ClosingIn.vue'
 import ReadingPhrases from './ReadingPhrases.vue'
 import ReferenceNotes from './ReferenceNotes.vue'
 import ReferencePicture from './ReferencePicture.vue'
@@ -152,6 +153,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
             </li>
           </ul>
           <p v-if="whole.reference.problem" class="problem">{{ whole.reference.problem }}</p>
+          <ClosingIn :reference="whole.reference" />
           <ReferenceNotes :whole="whole" @change="change" />
           <p class="row-actions"><button class="plain" @click="remove(whole.reference)">Delete</button></p>
         </div>
