@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { bringIn, type BroughtIn, type Run } from '@idolon/contract'
 import { type Settings, sizeFor } from '@idolon/core'
-import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { messageOf } from '../api/problem.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
+import { useIncomingPictures } from './incoming-pictures.ts'
 import { PICTURES, uploadPicture, type Uploaded } from './upload.ts'
 
 /** Takes in pictures for a run that waits for them: dropped, pasted or chosen, many at once. */
@@ -16,7 +16,6 @@ const emit = defineEmits<{ changed: [run: Run] }>()
 const task = useTask()
 const engines = useEngines()
 const zone = ref<HTMLElement>()
-const over = ref(false)
 const waiting = ref<(Uploaded & { name: string; seed: string })[]>([])
 const refused = ref<string[]>([])
 const busy = ref(0)
@@ -43,22 +42,7 @@ async function take(files: readonly File[]): Promise<void> {
     }
   }
 }
-const choose = (event: Event) => {
-  const input = event.target as HTMLInputElement
-  void take([...(input.files ?? [])])
-  input.value = ''
-}
-const drop = (event: DragEvent) => {
-  over.value = false
-  void take([...(event.dataTransfer?.files ?? [])])
-}
-useEventListener(document, 'paste', (event: ClipboardEvent) => {
-  const inField = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA)$/.test(event.target.tagName))
-  const files = [...(event.clipboardData?.files ?? [])]
-  if (inField || files.length === 0) return
-  event.preventDefault()
-  void take(files)
-})
+const { over, choose, drop } = useIncomingPictures(take)
 const seedOf = (said: string): number | null => (/^\d{1,15}$/.test(said.trim()) ? Number(said) : null)
 const common = (): Settings =>
   Object.fromEntries(

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { addReference, changeReference, deleteReference, listReferences, putBack, readReference, listBin, type Reference, type ReferenceWhole } from '@idolon/contract'
-import { useEventListener } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -8,6 +7,7 @@ import { onChange } from '../api/changes.ts'
 import { ApiProblem, messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import { useNotices, useTask } from '../notices/notices.ts'
+import { useIncomingPictures } from '../proofs/incoming-pictures.ts'
 import { PICTURES, uploadPicture } from '../proofs/upload.ts'
 import { counted } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
@@ -31,7 +31,6 @@ const all = shallowRef<Reference[]>()
 const whole = shallowRef<ReferenceWhole>()
 const shown = ref<string>()
 const busy = ref(0)
-const over = ref(false)
 const id = computed(() => String(route.params['reference'] ?? '') || all.value?.[0]?.id)
 
 const load = async () => {
@@ -84,22 +83,7 @@ const take = (files: readonly File[]) =>
     await load()
     await router.push(`/references/${last.id}`)
   })
-const choose = (event: Event) => {
-  const input = event.target as HTMLInputElement
-  void take([...(input.files ?? [])])
-  input.value = ''
-}
-const drop = (event: DragEvent) => {
-  over.value = false
-  void take([...(event.dataTransfer?.files ?? [])])
-}
-useEventListener(document, 'paste', (event: ClipboardEvent) => {
-  const inField = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA)$/.test(event.target.tagName))
-  const files = [...(event.clipboardData?.files ?? [])]
-  if (inField || files.length === 0) return
-  event.preventDefault()
-  void take(files)
-})
+const { over, choose, drop } = useIncomingPictures(take)
 const change = (texts: Partial<Pick<Reference, 'name' | 'source' | 'rights' | 'note'>>) =>
   task(async () => {
     if (!whole.value) return
