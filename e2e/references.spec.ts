@@ -54,7 +54,7 @@ test('pictures are brought in by keyboard, what is none is refused, and one dele
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('a blue ground')
   await page.getByLabel('Source', { exact: true }).fill('drawn for a test')
   await page.getByLabel('Source', { exact: true }).press('Tab')
-  await page.getByLabel('Rights').selectOption('own')
+  await page.getByRole('combobox', { name: 'Rights' }).selectOption('own')
   await expect.poll(async () => (await references()).find(({ name }) => name === 'a blue ground')?.stage, { timeout: 40_000 }).toBe('read')
   await page.reload()
   await expect(page.getByLabel('Source', { exact: true })).toHaveValue('drawn for a test')

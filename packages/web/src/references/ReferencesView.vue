@@ -42,7 +42,10 @@ const loadOne = async (which: string) => {
   missing.value = false
   try {
     const read = await call(readReference, { params: { reference: which } })
-    if (which === id.value) whole.value = read
+    if (which !== id.value) return
+    whole.value = read
+    // One that is opened by its address may be another project's: the list beside it is then that one's.
+    if (read.reference.projectId !== projects.current?.id) projects.chosen = read.reference.projectId
   } catch (error) {
     if (error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')) missing.value = true
     else throw error
