@@ -1,6 +1,6 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
 import { createPinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, effectScope, h } from 'vue'
 import { useActions } from './actions.ts'
 import GoTo from './GoTo.vue'
@@ -29,6 +29,7 @@ async function open() {
   return { wrapper, choose, names: () => wrapper.findAll('li').map((li) => li.get('span').text()), type: (text: string) => wrapper.get('input').setValue(text) }
 }
 
+enableAutoUnmount(afterEach)
 beforeEach(() => {
   ran.length = 0
   push.mockReset()

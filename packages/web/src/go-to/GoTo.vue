@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type PromptSummary, searchShelf } from '@idolon/contract'
-import { computed, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useProjects } from '../stores/projects.ts'
@@ -71,13 +71,16 @@ watch(typed, () => {
   void search()
 })
 const GIVEN_BACK_MS = 80
+let givenBack: ReturnType<typeof setTimeout> | undefined
+onScopeDispose(() => { clearTimeout(givenBack) })
 watch(open, (now) => {
   if (!now) return
   typed.value = ''
   at.value = 0
   input.value?.focus()
   // Opened again while it was closing, it gives the focus back to the page once more after this.
-  setTimeout(() => {
+  clearTimeout(givenBack)
+  givenBack = setTimeout(() => {
     if (open.value && document.activeElement !== input.value) input.value?.focus()
   }, GIVEN_BACK_MS)
   void search()
