@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest'
 import { colourName } from './colour-name.ts'
-import { hexOf, oklabOf } from './oklab.ts'
+import { hexOf, labOf } from './oklab.ts'
 import type { ColourName } from './shape.ts'
 
-const nameOf = (hex: string) => colourName(oklabOf(...([1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16)) as [number, number, number])))
+const nameOf = (hex: string) => colourName(labOf(hex))
 /** Colours of the CSS Color Module by the basic term that is in their name or their definition. */
 const KNOWN: [ColourName, string][] = [
   ['red', '#ff0000 #8b0000 #b22222 #dc143c'],
@@ -27,5 +27,5 @@ it.each(KNOWN)('calls these %s: %s', (name, hexes) => {
 })
 
 it('gives a colour back from OKLab', () => {
-  for (const hex of ['#000000', '#ffffff', '#a0522d', '#00ced1', '#7f7f80']) expect(hexOf(oklabOf(...([1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16)) as [number, number, number])))).toBe(hex)
+  for (const hex of ['#000000', '#ffffff', '#a0522d', '#00ced1', '#7f7f80']) expect(hexOf(labOf(hex))).toBe(hex)
 })

@@ -39,3 +39,9 @@ export function hexOf([l, a, b]: Lab): string {
 /** Chroma, and hue in degrees from 0 to 360. */
 export const chromaOf = ([, a, b]: Lab): number => Math.hypot(a, b)
 export const hueOf = ([, a, b]: Lab): number => ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360
+
+export const labOf = (hex: string): Lab => oklabOf(...([1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16)) as [number, number, number]))
+
+/** How warm a colour is, along the axis from orange to blue: greens and purples lie across it. */
+const WARM = (50 * Math.PI) / 180
+export const warmthOf = (a: number, b: number): number => a * Math.cos(WARM) + b * Math.sin(WARM)

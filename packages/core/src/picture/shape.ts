@@ -16,6 +16,10 @@ const GLANCE = { key: orNull(['high', 'mid', 'low']), temperature: orNull(['warm
 export const FirstFacts = Type.Object(GLANCE, { title: 'FirstFacts' })
 export type FirstFacts = Static<typeof FirstFacts>
 
+/** How wide an edge is (the deviation of the blur it went through, in pixels of a view of 768) where it is sharp, and where it is blurred. */
+export const SHARP_EDGE = 1.35
+export const BLURRED_EDGE = 3.2
+
 /** Where in the picture the measures found what they say. */
 export const Where = Type.Object({
   eye: Type.Union([Type.Object({ x: Share, y: Share }), Type.Null()]),

@@ -1,4 +1,5 @@
 import type { ReferenceWhole } from '@idolon/contract'
+import { BLURRED_EDGE, SHARP_EDGE } from '@idolon/core'
 
 type Facts = NonNullable<ReferenceWhole['facts']>
 type Reading = NonNullable<ReferenceWhole['reading']>
@@ -14,10 +15,6 @@ export type Evidence =
   | { kind: 'tones'; tones: 'dark' | 'light'; name: string }
   | { kind: 'fold'; name: string }
   | { kind: 'whole'; name: string }
-
-/** Edges that are no wider than this are sharp, in pixels of a view of 768; as the core says it. */
-const SHARP = 1.35
-const BLURRED = 3.2
 
 /** What shows a fact of a reading, by the name of the fact; undefined while it is not read yet. */
 export function evidenceOf(fact: string, facts: Facts | null, reading: Reading | null): Evidence | undefined {
@@ -38,7 +35,7 @@ export function evidenceOf(fact: string, facts: Facts | null, reading: Reading |
       return where?.horizon ? { kind: 'line', ...where.horizon, name: `horizon at ${Math.round(where.horizon.y * 100)} % of the height` } : undefined
     case 'focus':
     case 'busy':
-      return where && { kind: 'cells', columns: where.edges.columns, sharp: where.edges.widths.map((width) => (width === null ? undefined : width < SHARP ? true : width > BLURRED ? false : undefined)), name: fact === 'focus' ? 'sharp edges; what is blurred is dimmed' : 'where there are sharp edges' }
+      return where && { kind: 'cells', columns: where.edges.columns, sharp: where.edges.widths.map((width) => (width === null ? undefined : width < SHARP_EDGE ? true : width > BLURRED_EDGE ? false : undefined)), name: fact === 'focus' ? 'sharp edges; what is blurred is dimmed' : 'where there are sharp edges' }
     case 'palette':
     case 'temperature':
     case 'mono':

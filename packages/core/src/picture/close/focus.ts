@@ -1,16 +1,14 @@
-import type { PictureReading } from '../shape.ts'
+import { FEWEST_CELLS } from '../measure/focus.ts'
+import { BLURRED_EDGE, type PictureReading } from '../shape.ts'
 import type { Respect } from './closeness.ts'
 import { phraseFor } from './colours.ts'
 
-/** Wider edges than this are out of focus, in pixels of a view of 768. */
-const BLURRED = 3.2
-const FEWEST = 24
 const APART = 0.6
 
 /** Of what has edges at all, how much is out of focus. */
 function blurredShare({ where }: PictureReading): number | undefined {
   const widths = where.edges.widths.filter((width) => width !== null)
-  return widths.length < FEWEST ? undefined : widths.filter((width) => width > BLURRED).length / widths.length
+  return widths.length < FEWEST_CELLS ? undefined : widths.filter((width) => width > BLURRED_EDGE).length / widths.length
 }
 
 export const focusCloseness: Respect = (reference, proof) => {

@@ -1,6 +1,7 @@
+import { labOf } from '../oklab.ts'
 import type { PaletteColour } from '../shape.ts'
 import type { Respect } from './closeness.ts'
-import { labOf, phraseFor } from './colours.ts'
+import { phraseFor } from './colours.ts'
 
 /** So far apart in OKLab, on the mean, palettes have nothing of one another. */
 const APART = 0.3

@@ -1,4 +1,5 @@
 import { boxBlur, steepness } from '../planes.ts'
+import { BLURRED_EDGE, SHARP_EDGE } from '../shape.ts'
 import type { View } from '../view.ts'
 
 const EDGE = 768
@@ -7,12 +8,9 @@ const CELL = 24
 const BLOCK = 3
 /** A cell with less from its darkest to its lightest has nothing that could be sharp. */
 const RANGE = 0.085
-/** How wide an edge is (the deviation of the blur it went through, in pixels of a view of 768) where it is sharp, and where it is blurred. */
-const SHARP = 1.35
-const BLURRED = 3.2
 /** The steepest slope of a step of height h, blurred by a Gaussian of deviation s, is h / (s * this). */
 const STEEPEST = Math.sqrt(2 * Math.PI)
-const FEWEST_CELLS = 24
+export const FEWEST_CELLS = 24
 /** Where fewer cells than this have edges, what has none may be sky or ground, or out of focus. */
 const ALL_OVER = 0.5
 
@@ -58,8 +56,8 @@ export function focus({ widths }: EdgeWidths): 'shallow' | 'deep' | undefined {
   const known = widths.filter((width) => width !== undefined)
   if (known.length < FEWEST_CELLS) return undefined
   const share = (holds: (width: number) => boolean) => known.filter(holds).length / known.length
-  const sharp = share((width) => width < SHARP)
-  const blurred = share((width) => width > BLURRED)
+  const sharp = share((width) => width < SHARP_EDGE)
+  const blurred = share((width) => width > BLURRED_EDGE)
   if (blurred > 0.38 && sharp > 0.03) return 'shallow'
   if (blurred < 0.12 && sharp > 0.45 && known.length > ALL_OVER * widths.length) return 'deep'
   return undefined

@@ -1,5 +1,5 @@
 import type { Facet } from '../../facet.ts'
-import { chromaOf, oklabOf } from '../oklab.ts'
+import { chromaOf, labOf } from '../oklab.ts'
 import type { PaletteColour, Phrased, PictureReading } from '../shape.ts'
 import { areaOf, type Box } from '../seen/seen.ts'
 import { CONFIDENCE, thingConfidence } from './confidence.ts'
@@ -34,7 +34,7 @@ const GREYS = new Set<string>(['grey', 'black', 'white'])
 export function paletteWords(palette: readonly PaletteColour[]): string[] {
   const weights = new Map<string, { share: number; weight: number }>()
   for (const { hex, name, share } of palette) {
-    const chroma = chromaOf(oklabOf(...([1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16)) as [number, number, number])))
+    const chroma = chromaOf(labOf(hex))
     const known = weights.get(name) ?? { share: 0, weight: 0 }
     weights.set(name, { share: known.share + share, weight: known.weight + share * (0.5 + VIVID_COUNTS * chroma) })
   }

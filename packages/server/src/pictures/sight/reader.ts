@@ -3,8 +3,7 @@ import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { Worker } from 'node:worker_threads'
 import { NotAPicture } from '../not-a-picture.ts'
-import { stopReading } from './lettering.ts'
-import { lookAt, type Progress } from './look-at.ts'
+import type { Progress } from './look-at.ts'
 
 /** Named beside each reading, so that an older maker's is made anew. */
 export const READING_MAKER = 'sight-1'
@@ -14,6 +13,9 @@ export type Said = { first: FirstFacts } | { facts: Facts } | { reading: Picture
 
 /** A picture that takes longer than this to read is given up, and the thread with it. */
 const LONGEST_MS = 60_000
+
+/** Named where no bundler follows it: the networks are loaded by the thread, and not when the server starts. */
+const IN_THIS_THREAD = new URL('look-at.ts', import.meta.url).href
 
 /** Reads pictures one at a time in a thread of its own, so that requests are answered meanwhile. */
 export class SightReader {
@@ -25,7 +27,10 @@ export class SightReader {
   async read(bytes: Buffer, progress: Progress): Promise<PictureReading> {
     const file = fileURLToPath(new URL('sight.mjs', import.meta.url))
     // From its sources the server has no second bundle to run.
-    if (!existsSync(file)) return lookAt(bytes, progress)
+    if (!existsSync(file)) {
+      const { lookAt } = (await import(IN_THIS_THREAD)) as typeof import('./look-at.ts')
+      return lookAt(bytes, progress)
+    }
     this.#thread ??= this.#start(file)
     const thread = this.#thread
     const alarm = setTimeout(() => {
@@ -62,7 +67,7 @@ export class SightReader {
   async close(): Promise<void> {
     const thread = this.#thread
     this.#thread = undefined
+    // What reads lettering is a thread of that thread, and ends with it.
     await thread?.terminate()
-    await stopReading()
   }
 }
