@@ -69,6 +69,51 @@ describe('what is measured of a picture', () => {
     expect(factsOf(stripes((x) => (x < 0.25 ? 0.3 : 6))).focus).toBe('shallow')
   })
 
+  it('tells from which side a body is lit, and nothing of what is flat', () => {
+    for (const [sx, side] of [[-1, 'left'], [1, 'right']] as const) {
+      const ball = (x: number, y: number): Rgb => {
+        const [u, v] = [(x - 0.5) * 1.5 / 0.38, (y - 0.5) / 0.38]
+        if (u * u + v * v > 1) return [96, 98, 104]
+        const lit = Math.max(0, u * sx * 0.85 + Math.sqrt(1 - u * u - v * v) * 0.5)
+        return mixed([40, 24, 16], [240, 180, 120], lit)
+      }
+      expect(factsOf(picture(ball)).lightSide).toBe(side)
+    }
+    expect(factsOf(picture((x, y) => (disc(x, y, 0.5, 0.5, 0.3) ? SAND : SKY)))).toMatchObject({ lightSide: null })
+  })
+
+  it('tells grain from a clean surface, by how much of it there is', () => {
+    const noisy = (deviation: number) => {
+      const random = seededRandom(11)
+      return picture((x) => {
+        const v = 120 + 40 * x + deviation * (random() + random() + random() + random() - 2) * Math.sqrt(3)
+        return [v, v, v]
+      }, 768, 512)
+    }
+    expect([0, 2, 12].map((deviation) => factsOf(noisy(deviation)).grain)).toEqual([false, null, true])
+  })
+
+  it('finds what comes again at even steps, and how far it is to the next', () => {
+    const tiles = factsOf(picture((x, y) => ((Math.floor(x * 10) + Math.floor(y * 8)) % 2 ? SAND : NIGHT)))
+    expect(tiles).toMatchObject({ pattern: true })
+    const random = seededRandom(4)
+    const spots = Array.from({ length: 24 }, () => [random(), random(), 0.02 + 0.08 * random()] as const)
+    expect(factsOf(picture((x, y) => (spots.some(([cx, cy, r]) => disc(x, y, cx, cy, r)) ? SAND : NIGHT)))).toMatchObject({ pattern: false })
+  })
+
+  it('knows vivid from muted, a tint over greys from greys, and room for lettering', () => {
+    expect(factsOf(picture((x, y) => (disc(x, y, 0.5, 0.7, 0.26) ? [230, 30, 20] : SNOW)))).toMatchObject({ saturation: 'vivid', space: 'top' })
+    expect(factsOf(picture((x, y) => mixed([110, 104, 100], [150, 146, 140], x * y)))).toMatchObject({ saturation: 'muted', contrast: 'low', cast: 'none' })
+    expect(factsOf(picture((x, y) => mixed([150, 120, 90], [210, 174, 138], (x + y) / 2)))).toMatchObject({ cast: 'orange' })
+  })
+
+  it('knows where in the picture each colour of its palette lies', () => {
+    const { palette, where } = factsOf(picture((x) => (x < 0.7 ? SKY : SAND)))
+    const names = where.colours.of.map((k) => palette[k]!.name)
+    expect([names[0], names[where.colours.columns - 1]]).toEqual(['blue', 'orange'])
+    expect(where.tones).toHaveLength(32 * 32)
+  })
+
   it('survives one pixel, one colour and one row', () => {
     for (const raster of [picture(() => SKY, 1, 1), picture(() => SAND, 64, 64), picture((x) => (x < 0.5 ? SKY : SAND), 300, 1)]) {
       const facts = factsOf(raster)

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { MediumTable } from './medium/medium.ts'
+import { NO_FACTS } from './reading.test-support.ts'
 import { readingOf, type Seen } from './reading.ts'
 import { KINDS } from './seen/kinds.ts'
 import type { Box, Pose, Sighting, WordSeen } from './seen/seen.ts'
 import { type Facts, MEDIA } from './shape.ts'
 
-const FACTS: Facts = { key: 'low', temperature: 'cool', focus: 'shallow', palette: [{ hex: '#203050', name: 'blue', share: 0.7 }, { hex: '#e0a040', name: 'orange', share: 0.1 }], side: null, horizon: null, symmetric: false, mono: false, busy: null, where: { eye: null, horizon: null, edges: { columns: 0, widths: [] } } }
+const FACTS: Facts = { ...NO_FACTS, key: 'low', temperature: 'cool', focus: 'shallow', palette: [{ hex: '#203050', name: 'blue', share: 0.7 }, { hex: '#e0a040', name: 'orange', share: 0.1 }], symmetric: false, mono: false }
 /** A style of one number: much of it is a photograph, little of it a drawing. */
 const TABLE: MediumTable = { mean: [0], deviation: [1], weights: MEDIA.map((medium) => [medium === 'photo' ? 3 : medium === 'drawing' ? -3 : 0, 0]) }
 const at = (name: string, score: number, box: Box): Sighting => ({ kind: KINDS.findIndex((kind) => kind.name === name), score, box })

@@ -18,6 +18,9 @@ export interface Seen {
 /** A figure as sure as this draws the eye more than any contrast does. */
 const DRAWS_THE_EYE = 0.45
 
+/** Light that falls on bodies, and what lies over a surface, are told of photographs and paintings: in what is drawn or laid out flat, tones mean something else. */
+const NO_SURFACE = { lightSide: null, lightHard: null, grain: null, cast: null } as const
+
 /** Where a figure stands; one that fills most of the width stands nowhere in particular, and its face draws the eye. */
 function sideOf(figure: Box | null): Facts['side'] {
   if (!figure || areaOf(figure) < 0.02 || figure[2] - figure[0] > 0.6) return null
@@ -34,17 +37,21 @@ export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: 
   // What was taken for a person and is none is no thing either.
   const objects = [...who.all.map(({ box, score }): Thing => ({ name: 'person', broader: 'person', score: Math.round(score * 100) / 100, box })), ...things.filter(({ name }) => name !== 'person')].sort((x, y) => y.score - x.score)
   const figure = objects.filter(({ score }) => score >= DRAWS_THE_EYE).sort((x, y) => areaOf(y.box) - areaOf(x.box))[0]?.box ?? null
+  const lettering = letteringOf(seen.words)
   const medium = mediumOf(seen.style, table)?.medium ?? null
   const reading = {
     ...facts,
     medium,
     // Depth of field is a lens's; a print that is sharp all over is not deep.
     focus: medium === 'photo' ? facts.focus : null,
+    ...(medium === 'photo' || medium === 'painting' ? {} : NO_SURFACE),
+    // Lines of text come again and again, and are no pattern.
+    pattern: lettering.present && facts.pattern ? null : facts.pattern,
     side: sideOf(figure) ?? facts.side,
     shot: shotOf(who, objects, aspect, facts.horizon !== null) ?? null,
     people: who.all.length === 0 && who.unsure ? null : who.all.length,
     objects: objects.map((thing) => ({ ...thing, box: [...thing.box] })),
-    lettering: letteringOf(seen.words),
+    lettering,
     figure: figure && [...figure],
   }
   return { ...reading, phrases: phrasesOf(reading) }

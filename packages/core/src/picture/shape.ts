@@ -13,6 +13,8 @@ export type PaletteColour = Static<typeof PaletteColour>
 
 /** What a glance at a picture tells: its colours and its light. */
 const GLANCE = { key: orNull(['high', 'mid', 'low']), temperature: orNull(['warm', 'cool', 'neutral']), mono: Truth, palette: Type.Array(PaletteColour) }
+export const LIGHT_SIDES = ['left', 'upper left', 'above', 'upper right', 'right'] as const
+export type LightSide = (typeof LIGHT_SIDES)[number]
 export const FirstFacts = Type.Object(GLANCE, { title: 'FirstFacts' })
 export type FirstFacts = Static<typeof FirstFacts>
 
@@ -20,8 +22,19 @@ export type FirstFacts = Static<typeof FirstFacts>
 export const SHARP_EDGE = 1.35
 export const BLURRED_EDGE = 3.2
 
+/** Corners as shares of a picture's width and height, from the left and the top. */
+export const BoxShape = Type.Array(Share, { minItems: 4, maxItems: 4, description: 'x0, y0, x1, y1.' })
+
 /** Where in the picture the measures found what they say. */
 export const Where = Type.Object({
+  /** Which colour of the palette each cell is nearest to, row by row. */
+  colours: Type.Object({ columns: Type.Integer(), of: Type.Array(Type.Integer({ minimum: 0 })) }),
+  /** Lightness from 0 to 99 of the picture squeezed to 32 by 32, row by row. */
+  tones: Type.Array(Type.Integer({ minimum: 0, maximum: 99 })),
+  /** The largest empty rectangle, where there is room for lettering. */
+  space: Type.Union([BoxShape, Type.Null()]),
+  /** From one repeat to the next, as shares of the width and height. */
+  repeat: Type.Union([Type.Object({ x: Type.Number(), y: Type.Number() }), Type.Null()]),
   eye: Type.Union([Type.Object({ x: Share, y: Share }), Type.Null()]),
   horizon: Type.Union([Type.Object({ y: Share, tilt: Type.Number({ description: 'Degrees, clockwise.' }) }), Type.Null()]),
   /** Cells of the picture, row by row: how wide their edges are in pixels of a view of 768, null where there are none. */
@@ -37,6 +50,18 @@ const MEASURED = {
   horizon: Type.Union([Type.Number({ description: 'In the middle, as a share of the height, from the top.' }), Type.Null()]),
   symmetric: Truth,
   busy: Truth,
+  contrast: orNull(['high', 'mid', 'low']),
+  saturation: orNull(['vivid', 'moderate', 'muted']),
+  /** A tint over all, seen where there should be greys. */
+  cast: orNull([...COLOUR_NAMES, 'none']),
+  lightSide: orNull(LIGHT_SIDES),
+  lightHard: Truth,
+  grain: Truth,
+  texture: orNull(['rough', 'smooth']),
+  pattern: Truth,
+  balance: orNull(['left', 'even', 'right']),
+  thirds: Truth,
+  space: orNull(['top', 'bottom', 'left', 'right']),
   where: Where,
 }
 export const Facts = Type.Object(MEASURED, { title: 'Facts' })
@@ -48,9 +73,6 @@ export type Medium = (typeof MEDIA)[number]
 /** How near the main figure is seen: its head and shoulders, to its waist or knees, all of it, or small in its surroundings. */
 export const SHOTS = ['close-up', 'medium', 'full', 'wide'] as const
 export type Shot = (typeof SHOTS)[number]
-
-/** Corners as shares of a picture's width and height, from the left and the top. */
-export const BoxShape = Type.Array(Share, { minItems: 4, maxItems: 4, description: 'x0, y0, x1, y1.' })
 
 /** A phrase that a picture suggests, in the trade's terms, with how often one on such evidence is right, and the fact that bears it out. */
 export const Phrased = Type.Object({ facet: Facet, text: Type.String(), confidence: Share, evidence: Type.String({ description: 'The name of a fact, or “object” and its place among the objects.' }) }, { title: 'Phrased' })

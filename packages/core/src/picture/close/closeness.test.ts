@@ -1,16 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PictureReading } from '../shape.ts'
-import { phrasesOf } from '../say/phrases.ts'
+import { readingLike } from '../reading.test-support.ts'
 import { closenessOf } from './closeness.ts'
 import { paletteDistance } from './palette.ts'
 
 const BLUE = { hex: '#2850a0', name: 'blue', share: 0.7 } as const
 const ORANGE = { hex: '#e09040', name: 'orange', share: 0.3 } as const
-function reading(more: Partial<PictureReading> = {}): PictureReading {
-  const whole = { key: 'mid', temperature: 'cool', mono: false, palette: [BLUE, ORANGE], focus: null, side: 'left', horizon: 0.3, symmetric: false, busy: false, where: { eye: { x: 0.3, y: 0.5 }, horizon: { y: 0.3, tilt: 0 }, edges: { columns: 0, widths: [] } }, medium: 'painting', shot: 'full', people: 1, objects: [{ name: 'person', broader: 'person', score: 0.7, box: [0.2, 0.2, 0.4, 0.9] }], lettering: { present: false, text: '', boxes: [] }, figure: [0.2, 0.2, 0.4, 0.9], phrases: [], ...more } as PictureReading
-  return { ...whole, phrases: phrasesOf(whole) }
-}
+const FIGURE = [0.2, 0.2, 0.4, 0.9]
+const NOWHERE = readingLike({}).where
+const reading = (more: Partial<PictureReading> = {}) =>
+  readingLike({ key: 'mid', temperature: 'cool', mono: false, palette: [BLUE, ORANGE], side: 'left', horizon: 0.3, symmetric: false, busy: false, where: { ...NOWHERE, eye: { x: 0.3, y: 0.5 }, horizon: { y: 0.3, tilt: 0 } }, medium: 'painting', shot: 'full', people: 1, objects: [{ name: 'person', broader: 'person', score: 0.7, box: FIGURE }], lettering: { present: false, text: '', boxes: [] }, figure: FIGURE, ...more })
 const respect = (name: string, proof: PictureReading, reference = reading()) => closenessOf(reference, proof).by.find((one) => one.respect === name)
 
 describe('how close a proof is to its reference', () => {
@@ -31,7 +31,7 @@ describe('how close a proof is to its reference', () => {
   })
 
   it('leaves out what the reference does not settle', () => {
-    const unsettled = reading({ medium: null, horizon: null, figure: null, objects: [], lettering: { present: null, text: '', boxes: [] }, where: { eye: null, horizon: null, edges: { columns: 0, widths: [] } } })
+    const unsettled = reading({ medium: null, horizon: null, figure: null, objects: [], lettering: { present: null, text: '', boxes: [] }, where: NOWHERE })
     expect(closenessOf(unsettled, reading()).by.map(({ respect: name }) => name).sort()).toEqual(['key', 'palette', 'temperature'])
   })
 

@@ -16,6 +16,17 @@ export const CONFIDENCE = {
   shot: 0.92,
   people: 0.97,
   lettering: 0.94,
+  contrast: 0.81,
+  saturation: 0.91,
+  cast: 0.87,
+  lightSide: 0.85,
+  lightHard: 0.75,
+  grain: 0.8,
+  texture: 0.9,
+  pattern: 0.83,
+  balance: 0.75,
+  thirds: 0.8,
+  space: 0.75,
 } as const
 
 /** Of a thing, by the detector's score: how often what it says is there. */

@@ -15,6 +15,10 @@ const many = (n: number, name: string): string =>
 const MEDIUM_PHRASE = { photo: 'photograph', flat: 'flat print', painting: 'painting', drawing: 'drawing', graphic: 'graphic' } as const
 const SHOT_PHRASE = { 'close-up': 'close-up', medium: 'medium shot', full: 'full figure', wide: 'wide shot' } as const
 
+const SPACE_AT = { top: 'at the top', bottom: 'at the bottom', left: 'on the left', right: 'on the right' } as const
+/** Degrees from which on a horizon is tilted on purpose. */
+const TILTED = 3
+
 /** Of things of one kind how many; the surest kind with the largest place first. */
 function groups(objects: Said['objects']): { text: string; at: number; area: number; score: number }[] {
   const byName = new Map<string, { n: number; at: number; area: number; score: number }>()
@@ -54,19 +58,34 @@ export function phrasesOf(reading: Said): Phrased[] {
   if (reading.side === 'left' || reading.side === 'right') say('framing', `subject on the ${reading.side}`, 'side', CONFIDENCE.side)
   if (reading.side === 'centre') say('framing', 'centred composition', 'side', CONFIDENCE.side)
   if (reading.symmetric) say('framing', 'symmetrical composition', 'symmetric', CONFIDENCE.symmetric)
+  if (reading.thirds && reading.side !== 'centre') say('framing', 'rule of thirds', 'thirds', CONFIDENCE.thirds)
   if (reading.horizon !== null) say('framing', reading.horizon < 0.4 ? 'high horizon' : reading.horizon > 0.6 ? 'low horizon' : 'horizon in the middle', 'horizon', CONFIDENCE.horizon)
-  if (reading.busy !== null) say('framing', reading.busy ? 'dense composition' : 'empty space', 'busy', CONFIDENCE.busy)
+  if (reading.where.horizon && Math.abs(reading.where.horizon.tilt) >= TILTED) say('framing', 'tilted horizon', 'horizon', CONFIDENCE.horizon)
+  if (reading.busy) say('framing', 'dense composition', 'busy', CONFIDENCE.busy)
+  else if (reading.space) say('framing', `empty space ${SPACE_AT[reading.space]}`, 'space', CONFIDENCE.space)
+  else if (reading.busy === false) say('framing', 'empty space', 'busy', CONFIDENCE.busy)
+  if (reading.pattern) say('framing', 'repeating pattern', 'pattern', CONFIDENCE.pattern)
+  if (reading.texture === 'rough' && !reading.pattern) say('detail', 'rough texture', 'texture', CONFIDENCE.texture)
   if (reading.key === 'low') say('light', 'low-key light', 'key', CONFIDENCE.key)
   if (reading.key === 'high') say('light', 'high-key light', 'key', CONFIDENCE.key)
+  const hard = reading.lightHard === null ? '' : reading.lightHard ? 'hard ' : 'soft '
+  if (reading.lightSide) say('light', `${hard}light from ${reading.lightSide === 'above' ? 'above' : `the ${reading.lightSide}`}`, 'lightSide', CONFIDENCE.lightSide)
+  else if (hard) say('light', `${hard}light`, 'lightHard', CONFIDENCE.lightHard)
+  if (reading.contrast === 'high') say('light', 'strong contrast', 'contrast', CONFIDENCE.contrast)
+  if (reading.contrast === 'low') say('light', 'low contrast', 'contrast', CONFIDENCE.contrast)
   if (reading.mono) say('colour', 'monochrome', 'mono', CONFIDENCE.mono)
   else {
     const colours = paletteWords(reading.palette)
     if (colours.some((name) => !GREYS.has(name))) say('colour', `palette of ${list(colours)}`, 'palette', CONFIDENCE.palette)
     if (reading.temperature === 'warm') say('colour', 'warm colours', 'temperature', CONFIDENCE.temperature)
     if (reading.temperature === 'cool') say('colour', 'cool colours', 'temperature', CONFIDENCE.temperature)
+    if (reading.saturation === 'vivid') say('colour', 'vivid colours', 'saturation', CONFIDENCE.saturation)
+    if (reading.saturation === 'muted') say('colour', 'muted colours', 'saturation', CONFIDENCE.saturation)
+    if (reading.cast && reading.cast !== 'none') say('colour', `${reading.cast} cast`, 'cast', CONFIDENCE.cast)
   }
   if (reading.medium) say('medium', reading.mono && reading.medium === 'photo' ? 'black and white photograph' : MEDIUM_PHRASE[reading.medium], 'medium', CONFIDENCE.medium)
   if (reading.focus) say('technique', reading.focus === 'shallow' ? 'shallow depth of field' : 'deep focus', 'focus', CONFIDENCE.focus)
+  if (reading.grain) say('technique', reading.medium === 'photo' ? 'film grain' : 'visible grain', 'grain', CONFIDENCE.grain)
   if (reading.lettering.present && reading.lettering.text.length < 80) say('lettering', `with the words “${reading.lettering.text.replaceAll('\n', ' ')}”`, 'lettering', CONFIDENCE.lettering)
   return phrases
 }
