@@ -1,4 +1,4 @@
-import { Closeness, PictureFacts, PictureReading } from '@idolon/core'
+import { Advice, Closeness, PictureFacts, PictureReading } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, plainText, Sha256 } from './primitives.ts'
 import { route } from './route.ts'
@@ -56,6 +56,7 @@ export const CloseTry = Type.Object(
     askedAt: Instant,
     stage: ReadingStage,
     closeness: orNull(Closeness),
+    advice: Type.Array(Advice, { description: 'What to change next to come closer, the most promising first.' }),
   },
   { title: 'CloseTry' },
 )
@@ -78,3 +79,4 @@ export const addReference = route({
 export const changeReference = route({ id: 'changeReference', method: 'patch', path: '/api/references/:reference', summary: 'Changes what is said of a reference.', params, body: Type.Partial(Type.Object(texts), closed), answer: Reference })
 export const deleteReference = route({ id: 'deleteReference', method: 'delete', path: '/api/references/:reference', summary: 'Puts a reference into the bin.', params })
 export const closeTries = route({ id: 'closeTries', method: 'get', path: '/api/references/:reference/tries', summary: 'The newest proofs of prompts that borrow from a reference, oldest first, and how close each came to it. Those not read yet are asked to be.', params, answer: Type.Array(CloseTry) })
+export const readReading = route({ id: 'readReading', method: 'get', path: '/api/pictures/:sha256/reading', summary: 'What is read of a picture, with where in it; 404 while it is not read.', params: Type.Object({ sha256: Sha256 }, closed), answer: PictureReading })

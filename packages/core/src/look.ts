@@ -1,5 +1,7 @@
 /** What can be measured of a picture: loaded by workers, the server and the command line, not by the page. */
+export { adviceOf } from './picture/close/advice.ts'
 export { closenessOf } from './picture/close/closeness.ts'
+export { pastOf, type PastTry, within } from './picture/close/past.ts'
 export { factsOf, firstFactsOf } from './picture/facts.ts'
 export type { MediumTable } from './picture/medium/medium.ts'
 export { PROXY_EDGE, type Raster } from './picture/raster.ts'

@@ -100,7 +100,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         turns: new Turns(db, helpers, models, engines),
         turnStreams,
         caseRuns: new CaseRuns(db, helpers, models, engines),
-        references: new References(db),
+        references: new References(db, engines),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )

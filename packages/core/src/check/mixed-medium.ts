@@ -5,7 +5,7 @@ import { removing } from './fixes.ts'
 import { dimension, type Dimension, saidOf } from './values/dimension.ts'
 
 /** Ways of making a picture, by what is left on the surface. */
-const MEDIA: Dimension = dimension(
+export const MEDIA: Dimension = dimension(
   'two media',
   ['medium', 'technique', 'subject', 'detail'],
   {

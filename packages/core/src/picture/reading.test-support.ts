@@ -10,6 +10,6 @@ export const NO_FACTS: Facts = {
 
 /** A reading of which nothing is settled but what is given, with the phrases that suggests. */
 export function readingLike(more: Partial<PictureReading>): PictureReading {
-  const whole: PictureReading = { ...NO_FACTS, medium: null, shot: null, people: null, objects: [], lettering: { present: null, text: '', boxes: [] }, figure: null, phrases: [], ...more }
+  const whole: PictureReading = { ...NO_FACTS, aspect: 1.5, medium: null, shot: null, people: null, objects: [], lettering: { present: null, text: '', boxes: [] }, figure: null, phrases: [], ...more }
   return { ...whole, phrases: phrasesOf(whole) }
 }

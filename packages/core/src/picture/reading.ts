@@ -41,6 +41,7 @@ export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: 
   const medium = mediumOf(seen.style, table)?.medium ?? null
   const reading = {
     ...facts,
+    aspect: Math.round(aspect * 1000) / 1000,
     medium,
     // Depth of field is a lens's; a print that is sharp all over is not deep.
     focus: medium === 'photo' ? facts.focus : null,

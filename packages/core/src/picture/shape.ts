@@ -1,4 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
+import { ReferenceRole } from '../draft/draft.ts'
 import { Facet } from '../facet.ts'
 
 /** Shapes of what is read of a picture. What a picture does not settle is null, never a guess. */
@@ -82,6 +83,8 @@ export type Phrased = Static<typeof Phrased>
 export const PictureReading = Type.Object(
   {
     ...MEASURED,
+    /** Width by height. */
+    aspect: Type.Number({ exclusiveMinimum: 0 }),
     medium: orNull(MEDIA),
     shot: orNull(SHOTS),
     people: Type.Union([Type.Integer({ minimum: 0 }), Type.Null()]),
@@ -96,10 +99,13 @@ export const PictureReading = Type.Object(
 export type PictureReading = Static<typeof PictureReading>
 
 /** In what a picture is held against its reference. */
-export const RESPECT_NAMES = ['medium', 'palette', 'key', 'temperature', 'framing', 'things', 'focus', 'horizon', 'lettering'] as const
+export const RESPECT_NAMES = ['medium', 'palette', 'key', 'contrast', 'temperature', 'saturation', 'light', 'framing', 'things', 'focus', 'horizon', 'lettering', 'format', 'layout'] as const
 export type RespectName = (typeof RESPECT_NAMES)[number]
-/** What would bring a picture nearer to another: a phrase to say, or an entry of the leave-out list. */
-export const Closing = Type.Union([Type.Object({ facet: Facet, say: Type.String() }), Type.Object({ leaveOut: Type.String() })], { title: 'Closing' })
+/** What would bring a picture nearer to another: a phrase to say, an entry of the leave-out list, a setting, or the reference itself given to the engine for a part of it. */
+export const Closing = Type.Union(
+  [Type.Object({ facet: Facet, say: Type.String() }), Type.Object({ leaveOut: Type.String() }), Type.Object({ setting: Type.String(), value: Type.String() }), Type.Object({ follow: ReferenceRole, strength: Type.Integer({ minimum: 0, maximum: 100 }) })],
+  { title: 'Closing' },
+)
 export type Closing = Static<typeof Closing>
 const CLOSE = {
   close: Type.Number({ minimum: 0, maximum: 1, description: '0: nothing of it is there; 1: no eye would tell them apart.' }),
@@ -108,6 +114,10 @@ const CLOSE = {
 }
 export const Close = Type.Object(CLOSE)
 export type Close = Static<typeof Close>
+const RESPECT = { respect: Type.Union(RESPECT_NAMES.map((name) => Type.Literal(name))) }
 /** How close a picture is to its reference: the weighted mean of what is settled, and each respect, the largest difference that counts first. */
-export const Closeness = Type.Object({ whole: Type.Union([Share, Type.Null()]), by: Type.Array(Type.Object({ respect: Type.Union(RESPECT_NAMES.map((name) => Type.Literal(name))), ...CLOSE })) }, { title: 'Closeness' })
+export const Closeness = Type.Object({ whole: Type.Union([Share, Type.Null()]), by: Type.Array(Type.Object({ ...RESPECT, ...CLOSE })) }, { title: 'Closeness' })
 export type Closeness = Static<typeof Closeness>
+/** What to change next to come closer, and how often it did before. */
+export const Advice = Type.Object({ ...RESPECT, closing: Closing, past: Type.Object({ tried: Type.Integer({ minimum: 0 }), closer: Type.Integer({ minimum: 0 }) }) }, { title: 'Advice' })
+export type Advice = Static<typeof Advice>

@@ -12,6 +12,7 @@ import {
   closeTries,
   deleteReference,
   listReferences,
+  readReading,
   readReference,
   listModels,
   listTurns,
@@ -290,6 +291,7 @@ export function createApp(services: Services, options: { port: () => number; pag
 
   on(listReferences, ({ query }) => references.list(query.project))
   on(readReference, ({ params }) => references.read(params.reference))
+  on(readReading, ({ params }) => references.readingOf(params.sha256))
   on(closeTries, ({ params }) => references.tries(params.reference))
   on(addReference, ({ actor, body }) => references.add(actor, body))
   on(changeReference, ({ actor, params, body }) => references.change(actor, params.reference, body))

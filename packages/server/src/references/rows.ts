@@ -1,6 +1,8 @@
 import type { CloseTry, ReadingStage, Reference, ReferenceWhole } from '@idolon/contract'
+import type { VersionBody } from '@idolon/core'
 import type { Knex } from 'knex'
 import type { Database } from '../database/connect.ts'
+import { READING_MAKER } from '../pictures/sight/reader.ts'
 
 interface Row {
   id: string
@@ -37,11 +39,14 @@ const referenceOf = (row: Row): Reference => ({
   problem: row.problem,
 })
 
-const of = (db: Database | Knex.Transaction, more: string[] = []) =>
+/** What an older maker read has another shape: until it is read anew, it is as if it were not read. */
+const IF_CURRENT = (column: 'stage' | 'facts' | 'reading') => `case when g.maker = '${READING_MAKER}' then g.${column} end`
+
+const of = (db: Database | Knex.Transaction, more: (string | Knex.Raw)[] = []) =>
   db('reference_pictures as r')
     .join('pictures as p', 'p.sha256', 'r.picture')
     .leftJoin('picture_readings as g', 'g.picture', 'r.picture')
-    .select('r.id', 'r.project_id', 'r.picture', 'p.width', 'p.height', 'r.proof_id', 'r.name', 'r.source', 'r.rights', 'r.note', 'r.added_at', 'g.stage', 'g.problem', ...more)
+    .select('r.id', 'r.project_id', 'r.picture', 'p.width', 'p.height', 'r.proof_id', 'r.name', 'r.source', 'r.rights', 'r.note', 'r.added_at', db.raw(`${IF_CURRENT('stage')} as stage`), 'g.problem', ...more)
 
 export async function listReferences(db: Database, projectId: string | undefined): Promise<Reference[]> {
   const rows = (await of(db).where(projectId ? { 'r.project_id': projectId } : {}).orderBy('r.added_at', 'desc').limit(2_000)) as Row[]
@@ -49,7 +54,7 @@ export async function listReferences(db: Database, projectId: string | undefined
 }
 
 export async function readReference(db: Database | Knex.Transaction, id: string): Promise<ReferenceWhole | undefined> {
-  const [row] = (await of(db, ['r.metadata', 'g.facts', 'g.reading']).where('r.id', id)) as WholeRow[]
+  const [row] = (await of(db, ['r.metadata', db.raw(`${IF_CURRENT('facts')} as facts`), db.raw(`${IF_CURRENT('reading')} as reading`)]).where('r.id', id)) as WholeRow[]
   return row && { reference: referenceOf(row), facts: row.facts, reading: row.reading, metadata: row.metadata }
 }
 
@@ -59,25 +64,32 @@ export async function knownReference(db: Database | Knex.Transaction, projectId:
   return row && referenceOf(row)
 }
 
-interface TryRow extends Pick<CloseTry, 'proofId' | 'promptId' | 'promptTitle' | 'version' | 'engine' | 'sha256'> {
+export interface TryRow extends Pick<CloseTry, 'proofId' | 'promptId' | 'promptTitle' | 'version' | 'sha256'> {
+  engine: { id: string; name: string; revision: string }
+  body: VersionBody
   asked_at: Date
   stage: ReadingStage | null
   reading: ReferenceWhole['reading']
 }
-const MOST_TRIES = 24
 
-/** The newest proofs of versions with words that were read from a reference, oldest first. */
-export async function triesOf(db: Database, referenceId: string): Promise<TryRow[]> {
+/** The newest proofs of versions with words that were read from any of these references, oldest first. */
+export async function triesOf(db: Database, referenceIds: readonly string[], most: number): Promise<TryRow[]> {
   const { rows } = await db.raw<{ rows: TryRow[] }>(
     `select * from (
-       select p.id as "proofId", p.prompt_id as "promptId", coalesce(nullif(x.title, ''), d.first_words) as "promptTitle", v.number as version,
-         (p.engine->>'name') || ' ' || (p.engine->>'revision') as engine, p.picture as sha256, p.asked_at, g.stage, g.reading, p.place
+       select p.id as "proofId", p.prompt_id as "promptId", coalesce(nullif(x.title, ''), d.first_words) as "promptTitle", v.number as version, v.body,
+         json_build_object('id', p.engine->>'id', 'name', p.engine->>'name', 'revision', p.engine->>'revision') as engine, p.picture as sha256, p.asked_at, ${IF_CURRENT('stage')} as stage, ${IF_CURRENT('reading')} as reading, p.place
        from proofs p join versions v on v.id = p.version_id join prompts x on x.id = p.prompt_id join drafts d on d.prompt_id = x.id
          left join picture_readings g on g.picture = p.picture
-       where p.state = 'stored' and p.deleted_at is null and x.deleted_at is null and p.picture is not null and v.body::text like ?
-       order by p.asked_at desc, p.place desc limit ${MOST_TRIES}) newest
+       where p.state = 'stored' and p.deleted_at is null and x.deleted_at is null and p.picture is not null and v.body::text like any(?)
+       order by p.asked_at desc, p.place desc limit ?) newest
      order by asked_at, place`,
-    [`%"reference","id":"${referenceId}"%`],
+    [referenceIds.map((id) => `%"reference","id":"${id}"%`), most],
   )
   return rows
+}
+
+/** What is read of a picture; undefined while it is not. */
+export async function readingOfPicture(db: Database, picture: string): Promise<ReferenceWhole['reading']> {
+  const row = await db('picture_readings').where({ picture, maker: READING_MAKER, stage: 'read' }).first<{ reading: ReferenceWhole['reading'] } | undefined>('reading')
+  return row?.reading ?? null
 }

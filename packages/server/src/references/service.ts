@@ -1,19 +1,23 @@
 import type { addReference, AnswerOf, BodyOf, changeReference, CloseTry, Reference, ReferenceWhole } from '@idolon/contract'
-import { closenessOf } from '@idolon/core/look'
+import { adviceOf, closenessOf, pastOf, type PastTry, type PictureReading, within } from '@idolon/core/look'
 import type { Knex } from 'knex'
 import type { Actor } from '../actor.ts'
 import { intoBin } from '../bin/deleted-rows.ts'
 import type { Database } from '../database/connect.ts'
+import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound } from '../http/problem.ts'
 import { metadataOf } from '../pictures/metadata.ts'
 import { READING_MAKER } from '../pictures/sight/reader.ts'
 import { pictureOf } from '../proofs/references.ts'
-import { knownReference, listReferences, readReference, triesOf } from './rows.ts'
+import { knownReference, listReferences, readingOfPicture, readReference, triesOf } from './rows.ts'
 
 /** Of what a file says of itself, so much is kept with the reference. */
 const MOST_FIELDS = 60
 const LONGEST = 4_000
+/** The newest tries that are shown, and that are asked what changes did. */
+const MOST_TRIES = 24
+const MOST_PAST = 200
 export const READINGS_CHANNEL = 'idolon_readings'
 
 /** Asks for a picture to be read, once, and wakes whoever reads. */
@@ -24,7 +28,10 @@ async function askForReading(trx: Knex.Transaction, picture: string): Promise<vo
 
 /** Pictures that a project learns from or steers by. */
 export class References {
-  constructor(private readonly db: Database) {}
+  constructor(
+    private readonly db: Database,
+    private readonly engines: Engines,
+  ) {}
 
   list(projectId: string | undefined): Promise<Reference[]> {
     return listReferences(this.db, projectId)
@@ -36,17 +43,51 @@ export class References {
     return whole
   }
 
-  /** Proofs whose words were borrowed from a reference, oldest first; those that nobody read yet are asked to be. */
+  /** Proofs whose words were borrowed from a reference, oldest first, and what to change next; those that nobody read yet are asked to be. */
   async tries(id: string): Promise<CloseTry[]> {
-    const { reading: own } = await this.read(id)
-    const rows = await triesOf(this.db, id)
+    const { reference, reading: own } = await this.read(id)
+    const rows = await triesOf(this.db, [id], MOST_TRIES)
     const unread = rows.filter(({ stage }) => stage === null)
     if (unread.length) {
       await this.db.transaction(async (trx) => {
         for (const { sha256 } of unread) await askForReading(trx, sha256)
       })
     }
-    return rows.map(({ reading, asked_at, stage, proofId, promptId, promptTitle, version, engine, sha256 }) => ({ proofId, promptId, promptTitle, version, engine, sha256, askedAt: asked_at.toISOString(), stage: stage ?? 'asked', closeness: own && reading && closenessOf(own, reading) }))
+    const past = own && rows.length ? await this.#past(reference.projectId) : undefined
+    return Promise.all(
+      rows.map(async ({ reading, asked_at, stage, proofId, promptId, promptTitle, version, engine, sha256, body }): Promise<CloseTry> => {
+        const closeness = own && reading && closenessOf(own, reading)
+        const profile = closeness && (await this.engines.find(engine.id, engine.revision))
+        return {
+          proofId, promptId, promptTitle, version, engine: `${engine.name} ${engine.revision}`, sha256, askedAt: asked_at.toISOString(), stage: stage ?? 'asked', closeness,
+          advice: closeness && profile && past ? adviceOf(closeness, profile, past, (closing) => within(body, closing)) : [],
+        }
+      }),
+    )
+  }
+
+  /** What the project's tries towards its references say of each change. */
+  async #past(projectId: string): Promise<ReturnType<typeof pastOf>> {
+    const all = await this.list(projectId)
+    const ids = all.map(({ id }) => id)
+    const [rows, references] = await Promise.all([triesOf(this.db, ids, MOST_PAST), Promise.all(all.map(async ({ id, picture }) => [id, await readingOfPicture(this.db, picture.sha256)] as const))])
+    const readings = new Map(references)
+    return pastOf(
+      rows.flatMap(({ body, reading, promptId, engine, version }): PastTry[] => {
+        const towards = new Set(body.marks.flatMap((mark) => (mark.kind === 'from' && mark.source.type === 'reference' ? [mark.source.id] : [])))
+        return [...towards].flatMap((reference): PastTry[] => {
+          const own = readings.get(reference)
+          return own && reading ? [{ ...body, promptId, engine: `${engine.id} ${engine.revision}`, version, reference, by: closenessOf(own, reading).by }] : []
+        })
+      }),
+    )
+  }
+
+  /** What is read of a picture that the project has, reference or proof. */
+  async readingOf(picture: string): Promise<PictureReading> {
+    const reading = await readingOfPicture(this.db, picture)
+    if (!reading) throw notFound('reading of this picture')
+    return reading
   }
 
   /** The same picture twice in one project is the one that was there first. */

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { type CloseTry, closeTries, type Reference, readPrompt, saveEdits } from '@idolon/contract'
-import { borrowedText, type Closing, type RespectName } from '@idolon/core'
+import { type CloseTry, closeTries, readPrompt, readReading, type Reference } from '@idolon/contract'
+import type { Closing, Draft, PictureReading, RespectName } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
+import { applyClosing, closingWords, draftHas } from './apply-closing.ts'
+import { evidenceOf } from './evidence.ts'
+import PictureEvidence from './PictureEvidence.vue'
 
-/** Tries that borrow from a reference: how close each came, what still differs, and the words that would close it. */
-const props = defineProps<{ reference: Reference }>()
+/** Tries that borrow from a reference: how close each came, what still differs with both evidences, and the changes that would close it. */
+const props = defineProps<{ reference: Reference; reading: PictureReading | null }>()
 const task = useTask()
 const notices = useNotices()
 const tries = shallowRef<CloseTry[]>([])
@@ -20,7 +23,7 @@ onChange((event) => {
   if (event === 'reset' || event.kind === 'reference' || event.kind === 'proof') void load().catch(() => undefined)
 })
 
-const NAMES: Record<RespectName, string> = { medium: 'medium', palette: 'palette', key: 'key', temperature: 'temperature', framing: 'framing', things: 'things', focus: 'depth of field', horizon: 'horizon', lettering: 'lettering' }
+const NAMES: Record<RespectName, string> = { medium: 'medium', palette: 'palette', key: 'key', contrast: 'contrast', temperature: 'temperature', saturation: 'saturation', light: 'light', framing: 'framing', things: 'things', focus: 'depth of field', horizon: 'horizon', lettering: 'lettering', format: 'format', layout: 'the whole' }
 const percent = (share: number) => Math.round(share * 100)
 const one = computed(() => tries.value.find(({ proofId }) => proofId === chosen.value) ?? tries.value.at(-1))
 /** The try before it, of the same prompt: what the change did. */
@@ -34,32 +37,48 @@ const moved = (respect: RespectName, close: number): string => {
   const by = percent(close) - percent(earlier)
   return Math.abs(by) < 3 ? `as in version ${before.value?.version}` : `${Math.abs(by)} ${by > 0 ? 'closer' : 'further'} than version ${before.value?.version}`
 }
-/** What the draft says and leaves out by now, so that nothing is proposed that it has. */
-const has = ref('')
+
+/** What the draft has by now, so that nothing is proposed that it says. */
+const draft = shallowRef<Draft>()
 const readDraft = async (promptId: string) => {
-  const { draft } = await call(readPrompt, { params: { prompt: promptId } })
-  if (promptId === one.value?.promptId) has.value = `${draft.text}\n${draft.leaveOut.join('\n')}`.toLowerCase()
+  const prompt = await call(readPrompt, { params: { prompt: promptId } })
+  if (promptId === one.value?.promptId) draft.value = prompt.draft
 }
 watch(() => one.value?.promptId, (promptId) => promptId && void readDraft(promptId).catch(() => undefined), { immediate: true })
-const isSaid = (closing: Closing) => has.value.includes(said(closing).toLowerCase())
-const said = (closing: Closing) => ('say' in closing ? closing.say : closing.leaveOut)
-const add = (closing: Closing) =>
+const MOST_ADVICE = 5
+const advice = computed(() => one.value?.advice.slice(0, MOST_ADVICE) ?? [])
+const isDone = (closing: Closing) => (draft.value ? draftHas(draft.value, closing) : false)
+const pastWords = ({ tried, closer }: CloseTry['advice'][number]['past']) => (tried === 0 ? 'not tried in this project yet' : `came closer in ${closer} of ${tried} ${tried === 1 ? 'try' : 'tries'} in this project`)
+const apply = (closing: Closing) =>
   task(async () => {
     if (!one.value) return
-    const prompt = await call(readPrompt, { params: { prompt: one.value.promptId } })
-    const { text, leaveOut } = prompt.draft
-    if ('say' in closing) {
-      const borrowed = borrowedText([{ facet: closing.facet, text: closing.say, reference: props.reference.id }])
-      // A sentence ends before what is added; a list goes on.
-      const bare = text.trimEnd()
-      const joint = bare === '' ? '' : /[.!?]$/.test(bare) ? ' ' : ', '
-      const insert = joint + (joint === ' ' ? `${borrowed.text.charAt(0).toUpperCase()}${borrowed.text.slice(1)}.` : borrowed.text)
-      const from = bare.length + joint.length
-      await call(saveEdits, { params: { prompt: prompt.id }, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ text: [{ from: bare.length, to: text.length, insert }], marks: { remove: [], add: borrowed.marks.map((mark) => ({ ...mark, from: mark.from + from, to: mark.to + from })) } }] } })
-    } else await call(saveEdits, { params: { prompt: prompt.id }, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ leaveOut: { at: leaveOut.length, remove: 0, insert: [closing.leaveOut] } }] } })
-    await readDraft(prompt.id)
-    notices.show(`“${said(closing)}” ${'say' in closing ? 'is in the draft' : 'is on the leave-out list'} now. Try it, and see here whether the difference shrank.`)
+    const { promptId } = one.value
+    await applyClosing(promptId, closing, props.reference)
+    await readDraft(promptId)
+    notices.show('It is in the draft now. Try it, and see here whether the difference shrank.')
   })
+
+/** Each respect by the fact whose evidence shows it. */
+const SHOWN_BY: Partial<Record<RespectName, string>> = { light: 'lightSide', framing: 'shot' }
+const shown = ref<RespectName>()
+const proofReading = shallowRef<PictureReading>()
+watch(
+  () => (shown.value ? one.value?.sha256 : undefined),
+  (sha256) => {
+    proofReading.value = undefined
+    if (sha256) void task(async () => {
+      const reading = await call(readReading, { params: { sha256 } })
+      if (sha256 === one.value?.sha256) proofReading.value = reading
+    })
+  },
+)
+const evidence = (reading: PictureReading | null | undefined) => {
+  if (!shown.value || !reading) return undefined
+  const fact = SHOWN_BY[shown.value] ?? shown.value
+  // Where no figure is sure, the eye's place stands for it.
+  return evidenceOf(fact === 'shot' && !reading.figure ? 'side' : fact, reading, reading)
+}
+const show = (respect: RespectName) => (shown.value = shown.value === respect ? undefined : respect)
 </script>
 
 <template>
@@ -77,21 +96,30 @@ const add = (closing: Closing) =>
     <template v-if="one">
       <p class="soft"><RouterLink :to="`/proofs/${one.proofId}`">{{ one.promptTitle }}, version {{ one.version }}</RouterLink>, {{ one.engine }}. <RouterLink :to="`/desk/${one.promptId}`">Open the draft</RouterLink></p>
       <p v-if="!one.closeness" class="soft" role="status">{{ one.stage === 'failed' ? 'It could not be read.' : 'Its picture is being read …' }}</p>
-      <table v-else>
-        <thead class="visually-hidden"><tr><th>In what</th><th>How close</th><th>What differs and what would close it</th></tr></thead>
-        <tbody>
-          <tr v-for="row in one.closeness.by" :key="row.respect">
-            <th scope="row">{{ NAMES[row.respect] }}</th>
-            <td class="bar"><span class="track"><span :style="{ width: `${percent(row.close)}%` }"></span></span> {{ percent(row.close) }} %</td>
-            <td>
-              {{ row.says }}<span v-if="moved(row.respect, row.close)" class="soft">; {{ moved(row.respect, row.close) }}</span>
-              <div v-if="row.close < 0.85 && row.closing.length" class="row-actions">
-                <button v-for="closing in row.closing" :key="said(closing)" class="plain strong" :disabled="isSaid(closing)" @click="add(closing)">{{ isSaid(closing) ? `“${said(closing)}” is in the draft` : 'say' in closing ? `Say “${closing.say}”` : `Leave out “${closing.leaveOut}”` }}</button>
-              </div>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <template v-else>
+        <h3>Change next</h3>
+        <p v-if="advice.length === 0" class="soft">Nothing that words or settings of this engine could close is left.</p>
+        <ol v-else class="advice">
+          <li v-for="item in advice" :key="closingWords(item.closing)">
+            <button class="plain strong" :disabled="isDone(item.closing)" @click="apply(item.closing)">{{ closingWords(item.closing) }}</button>
+            <span class="soft">for {{ NAMES[item.respect] }}; {{ isDone(item.closing) ? 'in the draft' : pastWords(item.past) }}</span>
+          </li>
+        </ol>
+        <div v-if="shown" class="both">
+          <figure><PictureEvidence :picture="reference.picture" name="the reference" :evidence="evidence(reading)" /><figcaption class="soft">the reference</figcaption></figure>
+          <figure><PictureEvidence :picture="{ sha256: one.sha256 }" :name="`version ${one.version}`" :evidence="evidence(proofReading)" /><figcaption class="soft">version {{ one.version }}</figcaption></figure>
+        </div>
+        <table>
+          <thead class="visually-hidden"><tr><th>In what</th><th>How close</th><th>What differs</th></tr></thead>
+          <tbody>
+            <tr v-for="row in one.closeness.by" :key="row.respect">
+              <th scope="row"><button class="plain" :aria-pressed="shown === row.respect" title="Show it in both pictures" @click="show(row.respect)">{{ NAMES[row.respect] }}</button></th>
+              <td class="bar"><span class="track"><span :style="{ width: `${percent(row.close)}%` }"></span></span> {{ percent(row.close) }} %</td>
+              <td>{{ row.says }}<span v-if="moved(row.respect, row.close)" class="soft">; {{ moved(row.respect, row.close) }}</span></td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
     </template>
   </section>
 </template>
@@ -122,6 +150,30 @@ const add = (closing: Closing) =>
   width: 84px;
   height: 60px;
   object-fit: cover;
+}
+h3 {
+  font-size: 13.5px;
+}
+.advice {
+  display: grid;
+  gap: 2px;
+  padding-left: 20px;
+  font-size: 13px;
+}
+.advice .soft {
+  margin-left: 8px;
+}
+.both {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.both figure {
+  margin: 0;
+  min-width: 0;
+}
+.both figcaption {
+  font-size: 12px;
 }
 table {
   border-collapse: collapse;

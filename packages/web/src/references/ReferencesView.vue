@@ -14,10 +14,11 @@ import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
 import { evidenceOf } from './evidence.ts'
 import { factWords } from './fact-words.ts'
+import { oklchWords } from './oklch-words.ts'
 import ClosingIn from './ClosingIn.vue'
 import ReadingPhrases from './ReadingPhrases.vue'
 import ReferenceNotes from './ReferenceNotes.vue'
-import ReferencePicture from './ReferencePicture.vue'
+import PictureEvidence from './PictureEvidence.vue'
 
 /** Pictures to learn from: each with what was read of it drawn over it, and the phrases it suggests. */
 const route = useRoute()
@@ -133,14 +134,16 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
       </ul>
       <article v-if="whole" :key="whole.reference.id" class="one">
         <div class="left">
-          <ReferencePicture :reference="whole.reference" :evidence="evidence" />
+          <PictureEvidence :picture="whole.reference.picture" :name="whole.reference.name || 'the reference'" :evidence="evidence" hint="Press a phrase or a fact to see what bears it out." />
           <ul v-if="whole.facts?.palette.length" class="palette" aria-label="Palette">
-            <li v-for="colour in whole.facts.palette" :key="colour.hex" :style="{ flexGrow: colour.share }" :title="`${colour.name}, ${Math.round(colour.share * 100)} %, ${colour.hex}`">
-              <span class="swatch" :style="{ background: colour.hex }"></span><span class="colour-name">{{ colour.name }}</span>
+            <li v-for="(colour, i) in whole.facts.palette" :key="colour.hex" :style="{ flexGrow: colour.share }">
+              <button class="colour" :aria-pressed="shown === `colour ${i}`" :title="`${colour.name}, ${Math.round(colour.share * 100)} %, ${oklchWords(colour.hex)}; press to see where`" @click="show(`colour ${i}`)">
+                <span class="swatch" :style="{ background: colour.hex }"></span><span class="colour-name">{{ colour.name }}</span>
+              </button>
             </li>
           </ul>
           <p v-if="whole.reference.problem" class="problem">{{ whole.reference.problem }}</p>
-          <ClosingIn :reference="whole.reference" />
+          <ClosingIn :reference="whole.reference" :reading="whole.reading" />
           <ReferenceNotes :whole="whole" @change="change" />
           <p class="row-actions"><button class="plain" @click="remove(whole.reference)">Delete</button></p>
         </div>
@@ -223,6 +226,18 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
 .swatch {
   display: block;
   height: 22px;
+}
+.colour {
+  display: block;
+  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+.colour[aria-pressed='true'] .swatch {
+  outline: 2px solid var(--accent);
 }
 .colour-name {
   display: block;

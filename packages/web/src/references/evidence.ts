@@ -12,9 +12,15 @@ export type Evidence =
   | { kind: 'point'; x: number; y: number; name: string }
   | { kind: 'cells'; columns: number; sharp: (boolean | undefined)[]; name: string }
   | { kind: 'colours'; hexes: string[]; name: string }
-  | { kind: 'tones'; tones: 'dark' | 'light'; name: string }
+  | { kind: 'tones'; tones: 'dark' | 'light' | 'ends'; name: string }
+  | { kind: 'blocks'; tones: number[]; name: string }
+  | { kind: 'from'; degrees: number; name: string }
+  | { kind: 'thirds'; x: number; y: number; name: string }
   | { kind: 'fold'; name: string }
   | { kind: 'whole'; name: string }
+
+/** Degrees from straight above, clockwise. */
+const FROM = { left: -90, 'upper left': -45, above: 0, 'upper right': 45, right: 90 } as const
 
 /** What shows a fact of a reading, by the name of the fact; undefined while it is not read yet. */
 export function evidenceOf(fact: string, facts: Facts | null, reading: Reading | null): Evidence | undefined {
@@ -25,6 +31,11 @@ export function evidenceOf(fact: string, facts: Facts | null, reading: Reading |
     return boxes?.length ? { kind: 'boxes', boxes } : undefined
   }
   const where = reading?.where ?? facts?.where
+  const colour = /^colour (\d+)$/.exec(fact)
+  if (colour) {
+    const which = Number(colour[1])
+    return where && facts?.palette[which] ? { kind: 'cells', columns: where.colours.columns, sharp: where.colours.of.map((one) => one === which), name: `where it is ${facts.palette[which].name}; the rest is dimmed` } : undefined
+  }
   switch (fact) {
     case 'shot':
     case 'people':
@@ -39,9 +50,36 @@ export function evidenceOf(fact: string, facts: Facts | null, reading: Reading |
     case 'palette':
     case 'temperature':
     case 'mono':
+    case 'saturation':
+    case 'cast':
       return facts ? { kind: 'colours', hexes: facts.palette.map(({ hex }) => hex), name: 'its colours, by how much of it they cover' } : undefined
     case 'key':
       return { kind: 'tones', tones: facts?.key === 'high' ? 'light' : 'dark', name: facts?.key === 'high' ? 'light tones; the rest is dimmed' : 'dark tones; the rest is dimmed' }
+    case 'contrast':
+      return { kind: 'tones', tones: 'ends', name: 'its dark and its light tones; those between are dimmed' }
+    case 'lightSide':
+      return reading?.lightSide ? { kind: 'from', degrees: FROM[reading.lightSide], name: 'where the light comes from, by which side of things is lighter' } : undefined
+    case 'pattern': {
+      const step = where?.repeat
+      if (!step) return { kind: 'whole', name: 'held against itself, moved on: nothing comes again at even steps' }
+      const [width, height] = [Math.max(Math.abs(step.x), 0.04), Math.max(Math.abs(step.y), 0.04)]
+      return { kind: 'boxes', boxes: [0, 1].map((n) => ({ box: [0.4 + n * step.x, 0.4 + n * step.y, 0.4 + n * step.x + width, 0.4 + n * step.y + height], name: n ? 'and again' : 'one' })) }
+    }
+    case 'space':
+      return where?.space ? { kind: 'boxes', boxes: [{ box: where.space, name: 'room for lettering' }] } : undefined
+    case 'thirds':
+      return where?.eye ? { kind: 'thirds', ...where.eye, name: 'where the eye goes, and the lines at the thirds' } : undefined
+    case 'things':
+      return reading ? { kind: 'boxes', boxes: reading.objects.map(({ box, name }) => ({ box, name })) } : undefined
+    case 'layout':
+      return where?.tones.length ? { kind: 'blocks', tones: where.tones, name: 'where light and dark lie' } : undefined
+    case 'lightHard':
+      return { kind: 'whole', name: 'told from the edges of shadows, over which one surface goes on' }
+    case 'grain':
+      return { kind: 'whole', name: 'told from its calmest parts' }
+    case 'texture':
+      return { kind: 'whole', name: 'told from how rough the surface is, place by place' }
+    case 'balance':
     case 'symmetric':
       return { kind: 'fold', name: 'the line it is held against' }
     case 'lettering':

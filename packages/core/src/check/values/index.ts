@@ -4,7 +4,7 @@ import { dimension, type Dimension } from './dimension.ts'
 const ANYWHERE = FACETS.filter((facet) => facet !== 'lettering' && facet !== 'medium')
 const NOT_THE_FIGURE = ANYWHERE.filter((facet) => facet !== 'subject' && facet !== 'action')
 
-const hour = dimension(
+export const hour = dimension(
   'two hours of the day',
   ANYWHERE,
   {
@@ -37,7 +37,7 @@ const season = dimension(
   'spring summer, spring autumn, spring winter, summer autumn, summer winter, summer snow, autumn winter',
 )
 
-const weather = dimension(
+export const weather = dimension(
   'two kinds of weather',
   ANYWHERE,
   {
@@ -54,7 +54,7 @@ const weather = dimension(
   'clear overcast, clear rain, clear storm, clear fog, clear blizzard, dry rain, still windy, still storm, still blizzard',
 )
 
-const shadow = dimension(
+export const shadow = dimension(
   'two ways for shadows to fall',
   [...ANYWHERE, 'medium'],
   {
@@ -76,7 +76,7 @@ const shadow = dimension(
 
 /** From very near to very far; two steps apart cannot be one picture. */
 const NEARNESS: Record<string, number> = { detail: 0, close: 1, mediumClose: 1.5, medium: 2, full: 3, wide: 4, farthest: 5 }
-const shot = dimension(
+export const shot = dimension(
   'two distances',
   ['framing', 'medium', 'technique'],
   {
@@ -113,7 +113,7 @@ const gaze = dimension(
   true,
 )
 
-const focus = dimension(
+export const focus = dimension(
   'two depths of focus',
   ['technique', 'framing', 'setting', 'light', 'detail'],
   {
@@ -125,7 +125,7 @@ const focus = dimension(
   'deep shallow, soft deep, soft tack',
 )
 
-const colourfulness = dimension(
+export const colourfulness = dimension(
   'colour and no colour',
   ['colour', 'medium', 'technique', 'light', 'detail'],
   {
@@ -160,7 +160,7 @@ export const company = dimension(
   'empty crowd',
 )
 
-const layout = dimension(
+export const layout = dimension(
   'two layouts',
   ['framing'],
   {
@@ -229,7 +229,7 @@ const moon = dimension(
   'none full',
 )
 
-const side = dimension(
+export const side = dimension(
   'two sides for the light to come from',
   ['light'],
   {

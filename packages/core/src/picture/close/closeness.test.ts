@@ -22,7 +22,7 @@ describe('how close a proof is to its reference', () => {
 
   it('says in plain units what differs, and the words that would close it', () => {
     expect(respect('medium', reading({ medium: 'photo' }))).toMatchObject({ close: 0, says: 'a photo, not a painting', closing: [{ facet: 'medium', say: 'painting' }] })
-    expect(respect('palette', reading({ palette: [{ ...ORANGE, share: 1 }] }))).toMatchObject({ closing: [{ facet: 'colour', say: 'palette of blue and orange' }] })
+    expect(respect('palette', reading({ palette: [{ ...ORANGE, share: 1 }] }))).toMatchObject({ closing: [{ facet: 'colour', say: 'palette of blue and orange' }, { follow: 'palette', strength: 80 }] })
     expect(respect('temperature', reading({ palette: [{ ...ORANGE, share: 1 }] }))).toMatchObject({ says: 'warmer than the reference', closing: [{ say: 'cool colours' }] })
     expect(respect('horizon', reading({ horizon: 0.6 }))).toMatchObject({ says: '30 % of the height too low', closing: [{ say: 'high horizon' }] })
     expect(respect('framing', reading({ figure: [0.6, 0.4, 0.66, 0.6], side: 'right', shot: 'wide' }))!.closing).toEqual([{ facet: 'framing', say: 'full figure' }, { facet: 'framing', say: 'subject on the left' }])
@@ -32,7 +32,7 @@ describe('how close a proof is to its reference', () => {
 
   it('leaves out what the reference does not settle', () => {
     const unsettled = reading({ medium: null, horizon: null, figure: null, objects: [], lettering: { present: null, text: '', boxes: [] }, where: NOWHERE })
-    expect(closenessOf(unsettled, reading()).by.map(({ respect: name }) => name).sort()).toEqual(['key', 'palette', 'temperature'])
+    expect(closenessOf(unsettled, reading()).by.map(({ respect: name }) => name).sort()).toEqual(['format', 'key', 'palette', 'saturation', 'temperature'])
   })
 
   it('puts the largest difference that counts first', () => {

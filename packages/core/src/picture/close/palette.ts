@@ -5,6 +5,7 @@ import { phraseFor } from './colours.ts'
 
 /** So far apart in OKLab, on the mean, palettes have nothing of one another. */
 const APART = 0.3
+const FOLLOW = 80
 
 /**
  * How far one palette's colours have to be moved to become the other's, in OKLab: shares are moved between the nearest colours
@@ -32,5 +33,5 @@ export const paletteCloseness: Respect = (reference, proof) => {
   if (reference.palette.length === 0 || proof.palette.length === 0) return undefined
   const distance = paletteDistance(reference.palette, proof.palette)
   const own = phraseFor(reference, 'palette')
-  return { close: 1 - distance / APART, says: `its colours lie ${distance.toFixed(2)} apart in OKLab, on the mean`, closing: own ? [{ facet: 'colour', say: own.text }] : [] }
+  return { close: 1 - distance / APART, says: `its colours lie ${distance.toFixed(2)} apart in OKLab, on the mean`, closing: [...(own ? [{ facet: own.facet, say: own.text }] : []), { follow: 'palette', strength: FOLLOW }] }
 }

@@ -1,34 +1,35 @@
 <script setup lang="ts">
-import type { Reference } from '@idolon/contract'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Evidence } from './evidence.ts'
 
 /** A picture with what bears a fact out drawn over it: one thin line, and its name beside it. */
-const props = defineProps<{ reference: Reference; evidence: Evidence | undefined }>()
+const props = defineProps<{ picture: { sha256: string; width?: number; height?: number }; name: string; evidence: Evidence | undefined; hint?: string }>()
 const image = useTemplateRef<HTMLImageElement>('image')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const loaded = ref(false)
-watch(() => props.reference.picture.sha256, () => (loaded.value = false))
+watch(() => props.picture.sha256, () => (loaded.value = false))
 
 const EDGE = 480
 const boxes = computed(() => (props.evidence?.kind === 'boxes' ? props.evidence.boxes : []))
 const percent = (share: number) => `${share * 100}%`
-const isMap = computed(() => props.evidence?.kind === 'colours' || props.evidence?.kind === 'tones' || props.evidence?.kind === 'cells')
+const MAPS = new Set<Evidence['kind'] | undefined>(['colours', 'tones', 'cells', 'blocks'])
+const isMap = computed(() => MAPS.has(props.evidence?.kind))
 
 /** Maps dim what does not count: a colour stands where its pixels are, a tone where it is dark or light, an edge where it is sharp. */
 function draw(): void {
-  const [picture, sheet, evidence] = [image.value, canvas.value, props.evidence]
-  if (!picture || !sheet || !evidence || !loaded.value) return
-  const scale = EDGE / Math.max(picture.naturalWidth, picture.naturalHeight)
-  const [width, height] = [Math.max(1, Math.round(picture.naturalWidth * scale)), Math.max(1, Math.round(picture.naturalHeight * scale))]
+  const [shown, sheet, evidence] = [image.value, canvas.value, props.evidence]
+  if (!shown || !sheet || !evidence || !loaded.value) return
+  const scale = EDGE / Math.max(shown.naturalWidth, shown.naturalHeight)
+  const [width, height] = [Math.max(1, Math.round(shown.naturalWidth * scale)), Math.max(1, Math.round(shown.naturalHeight * scale))]
   sheet.width = width
   sheet.height = height
   const context = sheet.getContext('2d', { willReadFrequently: true })
   if (!context) return
-  context.drawImage(picture, 0, 0, width, height)
+  context.drawImage(shown, 0, 0, width, height)
   const pixels = context.getImageData(0, 0, width, height)
   const { data } = pixels
   const wanted = evidence.kind === 'colours' ? evidence.hexes.map((hex) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))) : []
+  const side = evidence.kind === 'blocks' ? Math.round(Math.sqrt(evidence.tones.length)) : 1
   const rows = evidence.kind === 'cells' ? Math.ceil(evidence.sharp.length / Math.max(1, evidence.columns)) : 1
   for (let y = 0, at = 0; y < height; y++)
     for (let x = 0; x < width; x++, at += 4) {
@@ -43,8 +44,13 @@ function draw(): void {
         data.set([r!, g!, b!, 255], at)
         continue
       }
+      if (evidence.kind === 'blocks') {
+        const tone = (255 * (evidence.tones[Math.floor((y * side) / height) * side + Math.floor((x * side) / width)] ?? 0)) / 99
+        data.set([tone, tone, tone, 255], at)
+        continue
+      }
       const light = 0.2126 * red + 0.7152 * green + 0.0722 * blue
-      const counts = evidence.kind === 'tones' ? (evidence.tones === 'dark' ? light < 76 : light > 150) : evidence.kind === 'cells' ? evidence.sharp[Math.min(rows - 1, Math.floor((y * rows) / height)) * evidence.columns + Math.min(evidence.columns - 1, Math.floor((x * evidence.columns) / width))] === true : true
+      const counts = evidence.kind === 'tones' ? ((evidence.tones !== 'light' && light < 76) || (evidence.tones !== 'dark' && light > 150)) : evidence.kind === 'cells' ? evidence.sharp[Math.min(rows - 1, Math.floor((y * rows) / height)) * evidence.columns + Math.min(evidence.columns - 1, Math.floor((x * evidence.columns) / width))] === true : true
       if (!counts) data.set([(red + 3 * 241) / 4, (green + 3 * 244) / 4, (blue + 3 * 244) / 4, 255], at)
     }
   context.putImageData(pixels, 0, 0)
@@ -55,7 +61,7 @@ watch([() => props.evidence, loaded], () => void nextTick(draw), { immediate: tr
 <template>
   <div class="reference">
     <div class="frame">
-      <img ref="image" :src="`/api/pictures/${reference.picture.sha256}/view`" :alt="reference.name || 'the reference'" :width="reference.picture.width" :height="reference.picture.height" @load="loaded = true" />
+      <img ref="image" :src="`/api/pictures/${props.picture.sha256}/view`" :alt="name" :width="props.picture.width" :height="props.picture.height" @load="loaded = true" />
       <canvas v-show="isMap" ref="canvas" aria-hidden="true"></canvas>
       <template v-if="evidence">
         <div v-for="({ box, name }, i) in boxes" :key="i" class="box" :style="{ left: percent(box[0]!), top: percent(box[1]!), width: percent(box[2]! - box[0]!), height: percent(box[3]! - box[1]!) }">
@@ -64,12 +70,18 @@ watch([() => props.evidence, loaded], () => void nextTick(draw), { immediate: tr
         <div v-if="evidence.kind === 'line'" class="line" :style="{ top: percent(evidence.y), transform: `rotate(${evidence.tilt}deg)` }"></div>
         <div v-if="evidence.kind === 'point'" class="point" :style="{ left: percent(evidence.x), top: percent(evidence.y) }"></div>
         <div v-if="evidence.kind === 'fold'" class="line fold"></div>
+        <div v-if="evidence.kind === 'from'" class="from" :style="{ transform: `rotate(${evidence.degrees}deg)` }"></div>
+        <template v-if="evidence.kind === 'thirds'">
+          <div v-for="n in 2" :key="n" class="line" :style="{ top: percent(n / 3) }"></div>
+          <div v-for="n in 2" :key="`down ${n}`" class="line fold" :style="{ left: percent(n / 3) }"></div>
+          <div class="point" :style="{ left: percent(evidence.x), top: percent(evidence.y) }"></div>
+        </template>
       </template>
     </div>
     <p class="soft says" role="status">
       <template v-if="evidence && evidence.kind !== 'boxes'">{{ evidence.name }}</template>
       <template v-else-if="evidence">{{ boxes.length ? '' : 'nothing was found' }}</template>
-      <template v-else>Press a phrase or a fact to see what bears it out.</template>
+      <template v-else>{{ hint }}</template>
     </p>
   </div>
 </template>
@@ -119,6 +131,27 @@ canvas {
   font-size: 11.5px;
   line-height: 1.5;
   white-space: nowrap;
+}
+.from {
+  position: absolute;
+  left: 50%;
+  top: 6%;
+  height: 44%;
+  border-left: 1px solid #fff;
+  outline: 1px solid #9d1242;
+  transform-origin: 50% 100%;
+  pointer-events: none;
+}
+.from::before {
+  content: '';
+  position: absolute;
+  left: -6px;
+  top: -1px;
+  width: 11px;
+  height: 11px;
+  border-radius: 50%;
+  background: #fff;
+  border: 1px solid #9d1242;
 }
 .box span.inside {
   bottom: auto;

@@ -1,0 +1,38 @@
+import { type Reference, readPrompt, saveEdits } from '@idolon/contract'
+import { borrowedText, type Closing, type Draft, type Edit } from '@idolon/core'
+import { call } from '../api/call.ts'
+
+/** What a closing does, as a button says it. */
+export function closingWords(closing: Closing): string {
+  if ('say' in closing) return `Say “${closing.say}”`
+  if ('leaveOut' in closing) return `Leave out “${closing.leaveOut}”`
+  if ('setting' in closing) return `Ask for ${closing.value}`
+  return `Give the engine the reference for its ${closing.follow}, at ${closing.strength}`
+}
+
+/** Whether a draft has what a closing asks for. */
+export function draftHas({ text, leaveOut, settings, references }: Draft, closing: Closing): boolean {
+  if ('say' in closing) return text.toLowerCase().includes(closing.say.toLowerCase())
+  if ('leaveOut' in closing) return leaveOut.some((entry) => entry.toLowerCase() === closing.leaveOut.toLowerCase())
+  if ('setting' in closing) return settings[closing.setting] === closing.value
+  return references.some(({ role }) => role === closing.follow)
+}
+
+function editFor({ text, leaveOut, references }: Draft, closing: Closing, reference: Reference): Edit {
+  if ('leaveOut' in closing) return { leaveOut: { at: leaveOut.length, remove: 0, insert: [closing.leaveOut] } }
+  if ('setting' in closing) return { settings: { [closing.setting]: closing.value } }
+  if ('follow' in closing) return { references: { at: references.length, remove: 0, insert: [{ reference: reference.picture.sha256, role: closing.follow, strength: closing.strength }] } }
+  const borrowed = borrowedText([{ facet: closing.facet, text: closing.say, reference: reference.id }])
+  // A sentence ends before what is added; a list goes on.
+  const bare = text.trimEnd()
+  const joint = bare === '' ? '' : /[.!?]$/.test(bare) ? ' ' : ', '
+  const insert = joint + (joint === ' ' ? `${borrowed.text.charAt(0).toUpperCase()}${borrowed.text.slice(1)}.` : borrowed.text)
+  const from = bare.length + joint.length
+  return { text: [{ from: bare.length, to: text.length, insert }], marks: { remove: [], add: borrowed.marks.map((mark) => ({ ...mark, from: mark.from + from, to: mark.to + from })) } }
+}
+
+/** Puts a closing into the draft of a prompt. */
+export async function applyClosing(promptId: string, closing: Closing, reference: Reference): Promise<void> {
+  const { draft, revision } = await call(readPrompt, { params: { prompt: promptId } })
+  await call(saveEdits, { params: { prompt: promptId }, body: { client: crypto.randomUUID(), first: 1, base: revision, edits: [editFor(draft, closing, reference)] } })
+}
