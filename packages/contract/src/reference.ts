@@ -1,7 +1,8 @@
-import { Advice, Closeness, PictureFacts, PictureReading } from '@idolon/core'
+import { Advice, AgreementRow, Closeness, PictureFacts, PictureReading } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, plainText, Sha256 } from './primitives.ts'
 import { route } from './route.ts'
+import { TurnState } from './turn.ts'
 
 /** Whose a picture is, as far as is known. */
 export const RIGHTS = ['own', 'licensed', 'unknown'] as const
@@ -62,6 +63,25 @@ export const CloseTry = Type.Object(
 )
 export type CloseTry = Static<typeof CloseTry>
 
+/** What a model said a reference shows. */
+export const Caption = Type.Object(
+  {
+    turnId: Id,
+    model: Type.Object({ id: Type.String(), name: Type.String(), simulated: Type.Boolean() }),
+    state: TurnState,
+    text: Type.String(),
+    problem: orNull(Type.String()),
+    /** Of what it said of other pictures. */
+    record: Type.Object({ held: Type.Integer({ description: 'Claims that measures bore out.' }), refuted: Type.Integer({ description: 'Claims that they contradicted.' }) }),
+  },
+  { title: 'Caption' },
+)
+export type Caption = Static<typeof Caption>
+
+/** What measures and models say of a reference, side by side. */
+export const Agreement = Type.Object({ captions: Type.Array(Caption), rows: Type.Array(AgreementRow) }, { title: 'Agreement' })
+export type Agreement = Static<typeof Agreement>
+
 const params = Type.Object({ reference: Id }, closed)
 const texts = { name: plainText(200), source: plainText(2_000), rights: Rights, note: plainText(5_000) }
 
@@ -79,4 +99,5 @@ export const addReference = route({
 export const changeReference = route({ id: 'changeReference', method: 'patch', path: '/api/references/:reference', summary: 'Changes what is said of a reference.', params, body: Type.Partial(Type.Object(texts), closed), answer: Reference })
 export const deleteReference = route({ id: 'deleteReference', method: 'delete', path: '/api/references/:reference', summary: 'Puts a reference into the bin.', params })
 export const closeTries = route({ id: 'closeTries', method: 'get', path: '/api/references/:reference/tries', summary: 'The newest proofs of prompts that borrow from a reference, oldest first, and how close each came to it. Those not read yet are asked to be.', params, answer: Type.Array(CloseTry) })
+export const readAgreement = route({ id: 'readAgreement', method: 'get', path: '/api/references/:reference/agreement', summary: 'What measures say of a reference, and what models said when they were asked to describe it: who says what, what measures bear out and what they contradict.', params, answer: Agreement })
 export const readReading = route({ id: 'readReading', method: 'get', path: '/api/pictures/:sha256/reading', summary: 'What is read of a picture, with where in it; 404 while it is not read.', params: Type.Object({ sha256: Sha256 }, closed), answer: PictureReading })

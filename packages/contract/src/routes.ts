@@ -12,7 +12,7 @@ import { changeProject, createProject, listProjects, readLedger } from './projec
 import { countPhrases, forgetPhrase, keepPhrase, listPhrases } from './phrase.ts'
 import { changePrompt, createPrompt, deletePrompt, putBackPrompt, readPrompt, saveEdits } from './prompt.ts'
 import { askAgain, changeProof, changeProofs, countFaultsOf, listProofs, readProof } from './proof.ts'
-import { addReference, changeReference, closeTries, deleteReference, listReferences, readReading, readReference } from './reference.ts'
+import { addReference, changeReference, closeTries, deleteReference, listReferences, readAgreement, readReading, readReference } from './reference.ts'
 import type { Route } from './route.ts'
 import { promptsBreakingRules, readRules, setRules } from './rules.ts'
 import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
@@ -25,6 +25,7 @@ import { changeVersion, listVersions } from './version.ts'
 export const ROUTES = [
   readHealth,
   listReferences,
+  readAgreement,
   readReading,
   readReference,
   closeTries,

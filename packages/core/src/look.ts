@@ -1,4 +1,6 @@
 /** What can be measured of a picture: loaded by workers, the server and the command line, not by the page. */
+export { agreementOf, type CaptionRead, MEASURES, recordOf } from './picture/agree/agreement.ts'
+export { claimsOf } from './picture/agree/claims.ts'
 export { adviceOf } from './picture/close/advice.ts'
 export { closenessOf } from './picture/close/closeness.ts'
 export { pastOf, type PastTry, within } from './picture/close/past.ts'

@@ -12,6 +12,7 @@ export const HelperInput = Type.Union(
     Type.Object({ key: Key, label: Label, kind: Type.Literal('number'), min: Type.Integer(), max: Type.Integer(), default: Type.Integer() }, closed),
     Type.Object({ key: Key, label: Label, kind: Type.Literal('choice'), values: Type.Array(Label, { minItems: 1, maxItems: 40 }), default: Label }, closed),
     Type.Object({ key: Key, label: Label, kind: Type.Literal('phrase') }, { ...closed, description: 'A phrase of the draft.' }),
+    Type.Object({ key: Key, label: Label, kind: Type.Literal('picture') }, { ...closed, description: 'A reference of the project, by the SHA-256 of its picture; the picture goes with the question.' }),
     Type.Object({ key: Key, label: Label, kind: Type.Literal('engine') }, { ...closed, description: 'An engine that is written for; the draft’s own at first.' }),
   ],
   { title: 'HelperInput' },
@@ -56,6 +57,7 @@ export function wrongWithValues({ inputs }: Pick<HelperBody, 'inputs'>, given: H
     if (input.kind === 'text' && input.needed && String(value).trim() === '') return `“${input.label}” is empty.`
     if (input.kind === 'number' && !(typeof value === 'number' && value >= input.min && value <= input.max)) return `“${input.label}” is a number from ${input.min} to ${input.max}.`
     if (input.kind === 'choice' && !input.values.includes(String(value))) return `“${input.label}” is one of: ${input.values.join(', ')}.`
+    if (input.kind === 'picture' && !/^[0-9a-f]{64}$/.test(String(value))) return `“${input.label}” wants a reference of the project.`
     if (input.kind === 'phrase' && String(value).trim() === '') return `“${input.label}” wants a phrase of the draft.`
   }
   return undefined

@@ -83,6 +83,8 @@ export function slotValues({ inputs, examples }: Pick<HelperBody, 'inputs' | 'ex
   }
   const own = inputs.map(({ key, kind }): [string, string] => {
     const value = String(given[key] ?? '')
+    // The picture itself goes beside the words.
+    if (kind === 'picture') return [key, value === '' ? '' : 'the picture that comes with this']
     return [key, kind === 'number' || kind === 'choice' || value.trim() === '' ? value.trim() : material(key, value)]
   })
   return { ...plain, ...Object.fromEntries(Object.entries(lines).map(([name, text]) => [name, text === '' ? '' : material(name, text)])), ...Object.fromEntries(own) }

@@ -12,6 +12,7 @@ import {
   closeTries,
   deleteReference,
   listReferences,
+  readAgreement,
   readReading,
   readReference,
   listModels,
@@ -291,6 +292,7 @@ export function createApp(services: Services, options: { port: () => number; pag
 
   on(listReferences, ({ query }) => references.list(query.project))
   on(readReference, ({ params }) => references.read(params.reference))
+  on(readAgreement, ({ params }) => references.agreement(params.reference))
   on(readReading, ({ params }) => references.readingOf(params.sha256))
   on(closeTries, ({ params }) => references.tries(params.reference))
   on(addReference, ({ actor, body }) => references.add(actor, body))

@@ -20,6 +20,8 @@ const NO_USAGE: Model['usage'] = { answered: 0, failed: 0, medianMs: null, spent
 
 export interface ModelQuestion {
   messages: readonly Message[]
+  /** Pictures that go with it, as data URLs. */
+  pictures?: readonly string[]
   schema: { name: string; schema: unknown }
   temperature: number
   seed: number
@@ -86,12 +88,13 @@ export class Models {
     const connection = this.connectionOf(profile)
     if (!connection) throw new ServiceFailure('This model is not connected. Nothing was sent.', { charged: 'no', again: false })
     const secret = connection.headers ? await this.secrets.of({ id: profile.id }) : undefined
-    const { messages, schema, temperature, seed, signal, heard } = question
+    const { messages, pictures, schema, temperature, seed, signal, heard } = question
     return this.#breaker.through({ id: profile.id, name: profile.name }, connection.concurrency ?? AT_ONCE, () =>
       this.#models.ask({
         connection,
         secret,
         messages,
+        ...(pictures ? { pictures } : {}),
         values: { model: profile.model, temperature, seed, mostOut: profile.mostOut, schema: schema.schema, schemaName: schema.name },
         timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs,
         ...(signal ? { signal } : {}),

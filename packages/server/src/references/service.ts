@@ -1,5 +1,5 @@
-import type { addReference, AnswerOf, BodyOf, changeReference, CloseTry, Reference, ReferenceWhole } from '@idolon/contract'
-import { adviceOf, closenessOf, pastOf, type PastTry, type PictureReading, within } from '@idolon/core/look'
+import type { addReference, Agreement, AnswerOf, BodyOf, changeReference, CloseTry, Reference, ReferenceWhole } from '@idolon/contract'
+import { adviceOf, agreementOf, type CaptionRead, closenessOf, pastOf, type PastTry, type PictureReading, within } from '@idolon/core/look'
 import type { Knex } from 'knex'
 import type { Actor } from '../actor.ts'
 import { intoBin } from '../bin/deleted-rows.ts'
@@ -10,6 +10,7 @@ import { notFound } from '../http/problem.ts'
 import { metadataOf } from '../pictures/metadata.ts'
 import { READING_MAKER } from '../pictures/sight/reader.ts'
 import { pictureOf } from '../proofs/references.ts'
+import { captionsOf, claimsIn } from './captions.ts'
 import { knownReference, listReferences, readingOfPicture, readReference, triesOf } from './rows.ts'
 
 /** Of what a file says of itself, so much is kept with the reference. */
@@ -81,6 +82,15 @@ export class References {
         })
       }),
     )
+  }
+
+  /** What measures say of a reference beside what models said it shows. */
+  async agreement(id: string): Promise<Agreement> {
+    const { reference, reading } = await this.read(id)
+    const captions = await captionsOf(this.db, reference.projectId, reference.picture.sha256)
+    const said = captions.filter(({ text }) => text !== '')
+    const read = await Promise.all(said.map(async ({ model, text, record }): Promise<CaptionRead> => ({ by: model.id, claims: await claimsIn(text), record })))
+    return { captions, rows: reading ? agreementOf(reading, read) : [] }
   }
 
   /** What is read of a picture that the project has, reference or proof. */

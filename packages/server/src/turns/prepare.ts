@@ -38,8 +38,11 @@ export async function prepareMessages(preparing: Preparing): Promise<Message[]> 
   return messagesFor({ kind: body.answer, instruction, ...(turns ? { turns } : {}) })
 }
 
+/** Services count a picture of our size as some hundreds of pieces; this is on the safe side. */
+const PIECES_A_PICTURE = 1_600
+
 /** What is set aside for an asking: what is sent, the longest usual answer, and once more in case it is asked again. */
-export function reserveFor(profile: ModelProfile, messages: readonly Message[]): number {
-  const sent = piecesOf(messages)
+export function reserveFor(profile: ModelProfile, messages: readonly Message[], pictures = 0): number {
+  const sent = piecesOf(messages) + pictures * PIECES_A_PICTURE
   return costOf(profile, sent, Math.min(profile.mostOut, 600)) * 2
 }

@@ -11,6 +11,7 @@ import { rulesOf } from '../house-rules/store.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { demandUnderCeiling } from '../ledger/ceiling.ts'
 import type { Models } from '../models/models.ts'
+import { picturesNamed } from './pictures.ts'
 import { prepareMessages, reserveFor } from './prepare.ts'
 import { insertTurns, settleTurn, turnById, turnsOfPrompt, TURNS_CHANNEL } from './rows.ts'
 
@@ -50,8 +51,10 @@ export class Turns {
     ])
     const wrong = wrongWithValues(body, asked.values)
     if (wrong) throw new ProblemError('invalid', `${wrong} Nothing was sent.`)
+    const pictures = picturesNamed(body, asked.values)
+    if (pictures.length && (await this.db('reference_pictures').where({ project_id: asked.projectId }).whereIn('picture', pictures).select('id')).length < new Set(pictures).size) throw notFound('reference in this project')
     const messages = await prepareMessages({ body, values: asked.values, draft: asked.draft, engines, rules, existing, takes: asked.takes, turns })
-    const reserved = reserveFor(profile, messages)
+    const reserved = reserveFor(profile, messages, pictures.length)
     await this.db.transaction(async (trx) => {
       await lockProject(trx, asked.projectId)
       if (asked.promptId && !(await trx('prompts').where({ id: asked.promptId, project_id: asked.projectId }).first('id'))) throw notFound('prompt in this project')

@@ -12,6 +12,7 @@ import type { Models } from '../models/models.ts'
 import { promptReader } from '../phrases/prompt-reader.ts'
 import { BrokenOff, type ModelAnswer } from '../providers/language-model.ts'
 import { ServiceFailure } from '../providers/service-failure.ts'
+import { picturesFor } from './pictures.ts'
 import { engineFor } from './prepare.ts'
 import { settleTurn, type TurnRow } from './rows.ts'
 import { judgingTools, validateAnswer } from './tools.ts'
@@ -142,11 +143,12 @@ export class TurnWorker {
     let taken: Taken = { ok: false, problem: '' }
     let text = ''
     let fixedLost: string[] = []
+    const pictures = await picturesFor(this.db, task)
     for (let tries = 1; tries <= 2; tries++) {
       const messages: Message[] = refused ? [...task.messages, { role: 'assistant', content: refused.answer.slice(0, 8_000) }, { role: 'user', content: `That answer cannot be used. ${refused.problem} Answer once more, in the shape of the schema and nothing else.` }] : task.messages
       let broke: string | undefined
       try {
-        const answer = await this.#answer(task, { messages, profile, signal })
+        const answer = await this.#answer(task, { messages, pictures, profile, signal })
         text = answer.text
         spent.charged = true
         spent.in += answer.piecesIn ?? piecesOf(messages)
@@ -207,11 +209,11 @@ export class TurnWorker {
   }
 
   /** One answer; a service that is busy or failing is waited for and asked again a few times. */
-  async #answer(task: Task, { messages, profile, signal }: { messages: Message[]; profile: Parameters<Models['ask']>[0]; signal: AbortSignal }): Promise<ModelAnswer> {
+  async #answer(task: Task, { messages, pictures, profile, signal }: { messages: Message[]; pictures: string[]; profile: Parameters<Models['ask']>[0]; signal: AbortSignal }): Promise<ModelAnswer> {
     for (let asked = 1; ; asked++) {
       const notes = new Notes(this.db, task.id)
       try {
-        const answer = await this.models.ask(profile, { messages, schema: { name: task.kind.replace('-', '_'), schema: ANSWERS[task.kind].schema }, temperature: task.temperature, seed: task.seed, signal, heard: (text) => notes.write(plain(text)) })
+        const answer = await this.models.ask(profile, { messages, pictures, schema: { name: task.kind.replace('-', '_'), schema: ANSWERS[task.kind].schema }, temperature: task.temperature, seed: task.seed, signal, heard: (text) => notes.write(plain(text)) })
         await notes.done()
         return answer
       } catch (error) {

@@ -29,7 +29,7 @@ export async function answerTo(request: ChatRequest, { gullible, authorization }
   const properties = propertiesOf(request, system)
   const habits = MODELS[request.model] ?? MODELS['quoin-1']!
   const asked: Asked = { instruction: outside, told: toldIn(outside), given, random, way: seed, habits }
-  const caption = pictures[0] === undefined ? undefined : await captionOf(pictures[0], random)
+  const caption = pictures[0] === undefined ? undefined : await captionOf(pictures[0], random, { model: request.model, terse: habits.terse })
   if (caption !== undefined && !properties.length) return caption
   const answer = (): unknown => {
     if (caption !== undefined && given('prompt') === '') return { prompt: caption }

@@ -8,6 +8,7 @@ import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { answerTo } from './answer.ts'
+import { CAPTION_ERRORS } from './caption-errors.ts'
 import { createLanguageStandin } from './chat.ts'
 import { randomSubjects } from '../measure/random-subjects.ts'
 import { knowledge } from './tables.ts'
@@ -135,11 +136,19 @@ describe('over HTTP', () => {
     expect(pieces.at(-1)?.usage?.completion_tokens).toBeGreaterThan(10)
   })
 
-  it('looks at a picture that comes along', async () => {
+  it('look at a picture that comes along, and err about it as often as their table says', async () => {
     const sharp = (await import('sharp')).default
     const png = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#102040' } }).png().toBuffer()
-    const answer = (await (await post({ model: 'quoin-1', messages: [{ role: 'user', content: [{ type: 'text', text: 'What is in this picture?' }, { type: 'image_url', image_url: { url: `data:image/png;base64,${png.toString('base64')}` } }] }] })).json()) as { choices: { message: { content: string } }[] }
-    expect(answer.choices[0]!.message.content).toMatch(/low-key picture in landscape format.*cool/)
+    const describe = async (model: string, seed: number) => {
+      const answer = (await (await post({ model, seed, messages: [{ role: 'user', content: [{ type: 'text', text: 'What is in this picture?' }, { type: 'image_url', image_url: { url: `data:image/png;base64,${png.toString('base64')}` } }] }] })).json()) as { choices: { message: { content: string } }[] }
+      return answer.choices[0]!.message.content
+    }
+    for (const model of MODELS) {
+      const said = await Promise.all(Array.from({ length: 60 }, (_, seed) => describe(model, seed)))
+      const wrong = said.filter((text) => !/at night/.test(text)).length / said.length
+      expect(Math.abs(wrong - CAPTION_ERRORS[model]!.moment!)).toBeLessThan(0.17)
+      expect(said.filter((text) => /low-key light/.test(text)).length).toBeGreaterThan(35)
+    }
   })
 
   it.each([

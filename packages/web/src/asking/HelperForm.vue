@@ -6,6 +6,7 @@ import { computed, ref, watch } from 'vue'
 import { useEngines } from '../stores/engines.ts'
 import { useModels } from '../stores/models.ts'
 import { costAbout } from './cost-words.ts'
+import ReferenceField from './ReferenceField.vue'
 
 /** What a helper asks for before it is sent, which model it goes to, and what that costs. */
 const props = defineProps<{ helper: Helper; text: string; phrases?: readonly OutlinePhrase[]; here?: OutlinePhrase | undefined; engine?: string | undefined; busy: boolean; two?: boolean }>()
@@ -55,6 +56,7 @@ function send(): void {
           <option value="">no engine in particular</option>
           <option v-for="profile in engines.profiles" :key="`${profile.id} ${profile.revision}`" :value="`${profile.id} ${profile.revision}`">{{ profile.name }} {{ profile.revision }}</option>
         </select>
+        <ReferenceField v-else-if="input.kind === 'picture'" v-model="values[input.key] as string" />
         <select v-else-if="input.kind === 'phrase' && phrases?.length" v-model="values[input.key]" class="field">
           <option v-for="phrase in phrases" :key="phrase.start" :value="phrase.text">{{ phrase.text }}</option>
         </select>

@@ -18,7 +18,7 @@ const engine = computed({ get: () => one.value.engine?.engine ?? '', set: (id: s
 /** Fixed words that the text does not have would be passed over in silence. */
 const notThere = computed(() => one.value.fixed.filter((words) => !one.value.text.includes(words)))
 const problem = computed(() => (one.value.name.trim() === '' ? 'Give it a name.' : one.value.criteria.length === 0 ? 'Add what a good answer must satisfy.' : notThere.value.length ? `The text does not say “${notThere.value[0]}”.` : ''))
-const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 'engine'))
+const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 'engine' && kind !== 'picture'))
 </script>
 
 <template>

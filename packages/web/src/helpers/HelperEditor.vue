@@ -17,7 +17,7 @@ const slots = computed(() => [...body.value.inputs.map(({ key, label }) => ({ na
 const changed = computed(() => props.isNew || JSON.stringify(body.value) !== JSON.stringify(props.body))
 const examples = computed({ get: () => body.value.examples.join('\n---\n'), set: (text: string) => (body.value.examples = text.split(/\n---\n/).map((one) => one.trim()).filter(Boolean)) })
 const tags = computed({ get: () => body.value.tags.join(', '), set: (text: string) => (body.value.tags = [...new Set(text.split(',').map((one) => one.trim()).filter(Boolean))]) })
-const KINDS: Record<HelperInput['kind'], string> = { text: 'words', number: 'a number', choice: 'a choice', phrase: 'a phrase of the draft', engine: 'an engine' }
+const KINDS: Record<HelperInput['kind'], string> = { text: 'words', number: 'a number', choice: 'a choice', phrase: 'a phrase of the draft', engine: 'an engine', picture: 'a reference' }
 
 function put(name: string): void {
   const field = area.value
@@ -34,7 +34,7 @@ function addInput(): void {
 }
 function kindOf(place: number, kind: HelperInput['kind']): void {
   const { key, label } = body.value.inputs[place]!
-  const fresh: Record<HelperInput['kind'], HelperInput> = { text: { key, label, kind: 'text' }, number: { key, label, kind: 'number', min: 1, max: 100, default: 10 }, choice: { key, label, kind: 'choice', values: ['one', 'another'], default: 'one' }, phrase: { key, label, kind: 'phrase' }, engine: { key, label, kind: 'engine' } }
+  const fresh: Record<HelperInput['kind'], HelperInput> = { text: { key, label, kind: 'text' }, number: { key, label, kind: 'number', min: 1, max: 100, default: 10 }, choice: { key, label, kind: 'choice', values: ['one', 'another'], default: 'one' }, phrase: { key, label, kind: 'phrase' }, engine: { key, label, kind: 'engine' }, picture: { key, label, kind: 'picture' } }
   body.value.inputs = body.value.inputs.with(place, fresh[kind])
 }
 function choices(place: number, text: string): void {

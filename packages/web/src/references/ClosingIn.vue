@@ -5,7 +5,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
-import { applyClosing, closingWords, draftHas } from './apply-closing.ts'
+import { applyClosing, closingWords, draftHas, goBackTo } from './apply-closing.ts'
 import { evidenceOf } from './evidence.ts'
 import PictureEvidence from './PictureEvidence.vue'
 
@@ -45,10 +45,12 @@ const readDraft = async (promptId: string) => {
   if (promptId === one.value?.promptId) draft.value = prompt.draft
 }
 watch(() => one.value?.promptId, (promptId) => promptId && void readDraft(promptId).catch(() => undefined), { immediate: true })
+/** So much further is no chance. */
+const FURTHER = 0.015
 const MOST_ADVICE = 5
 const advice = computed(() => one.value?.advice.slice(0, MOST_ADVICE) ?? [])
 const isDone = (closing: Closing) => (draft.value ? draftHas(draft.value, closing) : false)
-const pastWords = ({ tried, closer }: CloseTry['advice'][number]['past']) => (tried === 0 ? 'not tried in this project yet' : `came closer in ${closer} of ${tried} ${tried === 1 ? 'try' : 'tries'} in this project`)
+const pastWords = ({ tried, closer }: CloseTry['advice'][number]['past']) => (tried === 0 ? 'not tried here yet' : `came closer in ${closer} of ${tried} ${tried === 1 ? 'try' : 'tries'} here`)
 const apply = (closing: Closing) =>
   task(async () => {
     if (!one.value) return
@@ -56,6 +58,20 @@ const apply = (closing: Closing) =>
     await applyClosing(promptId, closing, props.reference)
     await readDraft(promptId)
     notices.show('It is in the draft now. Try it, and see here whether the difference shrank.')
+  })
+
+/** The closest earlier version of the same prompt, where the one that is shown came out further: its change is better taken back. */
+const closer = computed(() => {
+  const whole = one.value?.closeness?.whole
+  if (whole == null) return undefined
+  const earlier = tries.value.filter(({ promptId, version, closeness }) => promptId === one.value?.promptId && version < one.value.version && (closeness?.whole ?? 0) > whole + FURTHER)
+  return earlier.reduce<CloseTry | undefined>((best, item) => (!best || item.closeness!.whole! > best.closeness!.whole! ? item : best), undefined)
+})
+const goBack = ({ promptId, version }: CloseTry) =>
+  task(async () => {
+    await goBackTo(promptId, version)
+    await readDraft(promptId)
+    notices.show(`The draft is as version ${version} was. Its history keeps what was undone.`)
   })
 
 /** Each respect by the fact whose evidence shows it. */
@@ -97,6 +113,9 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
       <p class="soft"><RouterLink :to="`/proofs/${one.proofId}`">{{ one.promptTitle }}, version {{ one.version }}</RouterLink>, {{ one.engine }}. <RouterLink :to="`/desk/${one.promptId}`">Open the draft</RouterLink></p>
       <p v-if="!one.closeness" class="soft" role="status">{{ one.stage === 'failed' ? 'It could not be read.' : 'Its picture is being read …' }}</p>
       <template v-else>
+        <p v-if="closer">
+          Version {{ closer.version }} was closer, {{ percent(closer.closeness!.whole!) }} %. <button class="plain strong" @click="goBack(closer)">Go back to it in the draft</button>
+        </p>
         <h3>Change next</h3>
         <p v-if="advice.length === 0" class="soft">Nothing that words or settings of this engine could close is left.</p>
         <ol v-else class="advice">

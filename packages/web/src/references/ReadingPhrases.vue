@@ -1,55 +1,86 @@
 <script setup lang="ts">
-import type { ReferenceWhole } from '@idolon/contract'
-import { type Borrowed, type Facet, FACETS } from '@idolon/core'
-import { computed, ref, watch } from 'vue'
+import { type Agreement, readAgreement, type ReferenceWhole } from '@idolon/contract'
+import { type AgreementRow, type Borrowed, type Facet, FACETS, SWAP_FACET, type SwapPart } from '@idolon/core'
+import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
+import { useGlossary } from '../stores/glossary.ts'
 import { beginFromReading } from './begin-from-reading.ts'
+import CaptionAsking from './CaptionAsking.vue'
+import SwapFields from './SwapFields.vue'
 
-/** The phrases a picture suggests, facet by facet, each to take, change or leave; what is taken begins a prompt. */
+/** What is said of a picture, facet by facet: who says it and how it stands, each to take, change or leave; what is taken begins a prompt. */
 const props = defineProps<{ whole: ReferenceWhole; shown: string | undefined }>()
 const emit = defineEmits<{ show: [fact: string] }>()
 const router = useRouter()
 const task = useTask()
 const engines = useEngines()
+const glossary = useGlossary()
+onMounted(() => void task(() => glossary.load(props.whole.reference.projectId)))
 
-interface Row {
-  facet: Facet
-  text: string
-  confidence: number
-  evidence: string
+const agreement = shallowRef<Agreement>()
+const load = async () => {
+  const { id } = props.whole.reference
+  const came = await call(readAgreement, { params: { reference: id } })
+  if (id === props.whole.reference.id) agreement.value = came
+}
+watch(() => [props.whole.reference.id, props.whole.reference.stage], () => void task(load), { immediate: true })
+onChange((event) => {
+  if (event === 'reset' || event.kind === 'turn') void load().catch(() => undefined)
+})
+
+interface Row extends AgreementRow {
+  /** Its words as they came, by which it is known again when more is said. */
+  key: string
   taken: boolean
   changing: boolean
 }
 const rows = ref<Row[]>([])
-watch(
-  () => props.whole.reading,
-  (reading) => (rows.value = (reading?.phrases ?? []).map((phrase) => ({ ...phrase, taken: false, changing: false }))),
-  { immediate: true },
-)
+watch(agreement, (now) => {
+  const before = new Map(rows.value.map((row) => [row.key, row]))
+  rows.value = (now?.rows ?? []).map((row) => {
+    const key = `${row.facet} ${row.text}`
+    const known = before.get(key)
+    return { ...row, key, text: known?.text ?? row.text, taken: known?.taken ?? false, changing: false }
+  })
+})
 const groups = computed(() => FACETS.flatMap((facet) => (rows.value.some((row) => row.facet === facet) ? [{ facet, rows: rows.value.filter((row) => row.facet === facet) }] : [])))
-/** The writer's own subject, in place of the picture's. */
-const subject = ref('')
 const engineId = ref('')
 const engine = computed(() => engines.newest.find(({ id }) => id === engineId.value))
 
-const taken = computed((): Borrowed[] => {
-  const own = subject.value.trim()
-  return [
-    ...(own ? [{ facet: 'subject' as const, text: own }] : []),
-    ...rows.value.filter((row) => row.taken && !(own && row.facet === 'subject')).map(({ facet, text }) => ({ facet, text, reference: props.whole.reference.id })),
-  ]
-})
+/** The writer's own words in place of the picture's. */
+const swaps = reactive<Record<SwapPart, string>>({ subject: '', dress: '', hour: '', colour: '', medium: '' })
+const isSwapped = ({ part }: AgreementRow) => part !== null && swaps[part].trim() !== ''
+const taken = computed((): Borrowed[] => [
+  ...(Object.entries(swaps) as [SwapPart, string][]).filter(([, text]) => text.trim() !== '').map(([part, text]) => ({ facet: SWAP_FACET[part], text: text.trim() })),
+  ...rows.value.filter((row) => row.taken && !isSwapped(row)).map(({ facet, text }) => ({ facet, text, reference: props.whole.reference.id })),
+])
 const saying = computed(() => FACETS.flatMap((facet) => taken.value.filter((one) => one.facet === facet && one.text.trim()).map(({ text }) => text.trim())).join(', '))
+/** What a measure contradicts is taken by its own press only. */
+const sound = (row: AgreementRow) => row.stand !== 'contradicted'
 function takeFacet(facet: Facet): void {
-  const own = rows.value.filter((row) => row.facet === facet)
+  const own = rows.value.filter((row) => row.facet === facet && sound(row))
   const all = own.every((row) => row.taken)
   for (const row of own) row.taken = !all
 }
 const takeAll = (all: boolean) => {
-  for (const row of rows.value) row.taken = all
+  for (const row of rows.value) row.taken = all && sound(row)
 }
+/** The rest of the picture stays when a part of it is swapped. */
+const swap = (part: SwapPart, text: string) => {
+  if (text.trim() && !rows.value.some((row) => row.taken)) for (const row of rows.value) row.taken = row.stand === 'measured' || row.stand === 'held'
+  swaps[part] = text
+}
+const names = computed(() => new Map(agreement.value?.captions.map(({ model }) => [model.id, model.name])))
+const sayers = ({ saidBy }: AgreementRow) => saidBy.map((id) => (id === 'measures' ? 'measured' : (names.value.get(id) ?? id))).join(', ')
+const sure = ({ stand, confidence }: AgreementRow) =>
+  confidence === null ? 'Nothing is known of how often whoever says it is right' : stand === 'contradicted' ? 'What a measure contradicts is right this often' : stand === 'unmeasured' ? 'Whoever says it was right this often where it could be measured' : 'Such a phrase is right in so many of 100 pictures'
+/** A term of the trade in it that the glossary explains. */
+const TRADE = new Set<Facet>(['framing', 'light', 'colour', 'medium', 'technique'])
+const termIn = ({ facet, text }: AgreementRow) => (TRADE.has(facet) ? glossary.glossary?.saidIn(text)[0]?.value.find((term) => TRADE.has(term.facet))?.term : undefined)
 const busy = ref(false)
 const begin = () =>
   task(async () => {
@@ -66,27 +97,32 @@ const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
 
 <template>
   <section aria-labelledby="phrases-title" class="phrases">
-    <h2 id="phrases-title">Phrases it suggests</h2>
-    <p v-if="rows.length === 0" class="soft">{{ whole.reading ? 'Nothing in it is settled enough to be said.' : 'They come when the picture is read.' }}</p>
+    <h2 id="phrases-title">What is said of it</h2>
+    <CaptionAsking :reference="whole.reference" :agreement="agreement" @asked="task(load)" />
+    <p v-if="rows.length === 0" class="soft">{{ whole.reading ? 'Nothing in it is settled enough to be said.' : 'Phrases come when the picture is read.' }}</p>
     <template v-else>
       <p class="row-actions">
-        <button class="plain" @click="takeAll(true)">Take all</button>
+        <button class="plain" @click="takeAll(true)">Take all that nothing contradicts</button>
         <button class="plain" @click="takeAll(false)">Take none</button>
       </p>
       <div v-for="group in groups" :key="group.facet" class="group">
         <button class="plain facet" :title="`Take or leave all of ${group.facet}`" @click="takeFacet(group.facet)">{{ group.facet }}</button>
         <ul>
-          <li v-for="row in group.rows" :key="row.evidence" :class="{ shown: shown === row.evidence }">
+          <li v-for="row in group.rows" :key="row.key" :class="{ shown: row.evidence && shown === row.evidence }">
             <input v-if="row.changing" v-model="row.text" v-focus class="field" :aria-label="`${row.facet}, in your words`" @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
-            <button v-else class="words" :class="{ taken: row.taken }" :aria-pressed="shown === row.evidence" title="Show what bears it out" @click="emit('show', row.evidence)">{{ row.text }}</button>
-            <span class="soft sure" :title="`Such a phrase is right in ${Math.round(row.confidence * 100)} of 100 pictures`">{{ Math.round(row.confidence * 100) }} %</span>
-            <button class="plain" :class="{ strong: !row.taken }" :aria-label="`${row.taken ? 'Leave' : 'Take'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Leave' : 'Take' }}</button>
+            <button v-else-if="row.evidence" class="words" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" title="Show what was measured" @click="emit('show', row.evidence)">{{ row.text }}</button>
+            <span v-else class="words" :class="{ taken: row.taken && !isSwapped(row) }">{{ row.text }}</span>
+            <span class="soft sure" :title="sure(row)">{{ row.confidence === null ? '' : `${Math.round(row.confidence * 100)} %` }}</span>
+            <button class="plain" :class="{ strong: !row.taken && sound(row) }" :aria-label="`${row.taken ? 'Leave' : 'Take'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Leave' : 'Take' }}</button>
             <button class="plain" :aria-label="`Change ${row.text}`" @click="row.changing = true">Change</button>
+            <p class="says soft">
+              {{ sayers(row) }}<template v-if="row.stand === 'held'">; {{ row.says }}</template><span v-else-if="row.stand === 'contradicted'" class="but">, but {{ row.says }}</span><template v-else-if="row.stand === 'unmeasured'">; nobody measured it</template><template v-if="isSwapped(row)">; yours stands in its place</template><template v-if="termIn(row)">; <RouterLink :to="{ path: '/glossary', query: { term: termIn(row) } }">what it does</RouterLink></template>
+            </p>
           </li>
         </ul>
       </div>
+      <SwapFields :swaps="swaps" @swap="swap" />
       <form class="begin" @submit.prevent="begin">
-        <label class="labelled"><span>For my subject instead</span><input v-model="subject" class="field" placeholder="as in the picture" /></label>
         <label class="labelled">
           <span>Written for</span>
           <select v-model="engineId" class="field">
@@ -125,7 +161,7 @@ const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
 li {
   display: grid;
   grid-template-columns: 1fr auto auto auto;
-  gap: 10px;
+  gap: 0 10px;
   align-items: baseline;
   padding: 2px 0 2px 8px;
   border-left: 2px solid transparent;
@@ -147,6 +183,14 @@ li.shown {
 }
 .sure {
   font-size: 12px;
+}
+.says {
+  grid-column: 1 / -1;
+  margin: 0;
+  font-size: 12px;
+}
+.but {
+  color: var(--accent);
 }
 .begin {
   display: flex;

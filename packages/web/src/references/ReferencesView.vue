@@ -19,6 +19,7 @@ import ClosingIn from './ClosingIn.vue'
 import ReadingPhrases from './ReadingPhrases.vue'
 import ReferenceNotes from './ReferenceNotes.vue'
 import PictureEvidence from './PictureEvidence.vue'
+import TogetherPanel from './TogetherPanel.vue'
 
 /** Pictures to learn from: each with what was read of it drawn over it, and the phrases it suggests. */
 const route = useRoute()
@@ -108,6 +109,10 @@ const remove = ({ id: which, name, picture }: Reference) =>
     notices.show(`“${name || 'The reference'}” lies in the bin.`, { action: { label: 'Put it back', run: () => void task(undo) } })
   })
 
+/** Several pictures at once, for what they share. */
+const several = ref(false)
+const marked = ref<string[]>([])
+
 const STAGES = { asked: 'waiting to be read', glance: 'its colours are read', measured: 'measured; things and lettering are looked for', read: '', failed: 'could not be read' } as const
 const facts = computed(() => (whole.value ? factWords(whole.value) : []))
 const evidence = computed(() => (whole.value && shown.value ? evidenceOf(shown.value, whole.value.facts, whole.value.reading) : undefined))
@@ -120,19 +125,26 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
     <h1 class="view-title">References <span class="scope">of {{ projects.current?.name ?? 'no project yet' }}</span></h1>
     <div class="finding">
       <label class="quiet file">Bring in pictures<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>
+      <button v-if="(all?.length ?? 0) > 1" class="quiet" :aria-pressed="several" @click="several = !several">{{ several ? 'Read one by one' : 'Read several together' }}</button>
       <span class="soft" role="status">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'or drop them here, or paste them' }}</span>
     </div>
     <p v-if="all?.length === 0" class="soft">No picture here yet. Bring one in whose light, framing or colours you want the words for; from a proof, press “Keep as a reference” beside it.</p>
     <div v-else-if="all" class="columns">
       <ul aria-label="References" class="strip">
         <li v-for="one in all" :key="one.id">
-          <RouterLink class="choice" :to="`/references/${one.id}`" :aria-current="one.id === id ? 'true' : undefined">
+          <label v-if="several" class="choice with">
+            <input v-model="marked" type="checkbox" :value="one.id" />
+            <img :src="`/api/pictures/${one.picture.sha256}/small`" alt="" loading="lazy" />
+            <span class="name">{{ one.name || 'without a name' }}</span>
+          </label>
+          <RouterLink v-else class="choice" :to="`/references/${one.id}`" :aria-current="one.id === id ? 'true' : undefined">
             <img :src="`/api/pictures/${one.picture.sha256}/small`" alt="" loading="lazy" />
             <span><span class="name">{{ one.name || 'without a name' }}</span><span v-if="STAGES[one.stage]" class="soft stage">{{ STAGES[one.stage] }}</span></span>
           </RouterLink>
         </li>
       </ul>
-      <article v-if="whole" :key="whole.reference.id" class="one">
+      <TogetherPanel v-if="several" :references="all.filter((one) => marked.includes(one.id))" />
+      <article v-else-if="whole" :key="whole.reference.id" class="one">
         <div class="left">
           <PictureEvidence :picture="whole.reference.picture" :name="whole.reference.name || 'the reference'" :evidence="evidence" hint="Press a phrase or a fact to see what bears it out." />
           <ul v-if="whole.facts?.palette.length" class="palette" aria-label="Palette">

@@ -1,5 +1,5 @@
-import { type Reference, readPrompt, saveEdits } from '@idolon/contract'
-import { borrowedText, type Closing, type Draft, type Edit } from '@idolon/core'
+import { listVersions, type Reference, readPrompt, saveEdits } from '@idolon/contract'
+import { borrowedText, type Closing, type Draft, type Edit, editBetween } from '@idolon/core'
 import { call } from '../api/call.ts'
 
 /** What a closing does, as a button says it. */
@@ -31,8 +31,16 @@ function editFor({ text, leaveOut, references }: Draft, closing: Closing, refere
   return { text: [{ from: bare.length, to: text.length, insert }], marks: { remove: [], add: borrowed.marks.map((mark) => ({ ...mark, from: mark.from + from, to: mark.to + from })) } }
 }
 
-/** Puts a closing into the draft of a prompt. */
-export async function applyClosing(promptId: string, closing: Closing, reference: Reference): Promise<void> {
+const save = async (promptId: string, edit: (draft: Draft) => Edit): Promise<void> => {
   const { draft, revision } = await call(readPrompt, { params: { prompt: promptId } })
-  await call(saveEdits, { params: { prompt: promptId }, body: { client: crypto.randomUUID(), first: 1, base: revision, edits: [editFor(draft, closing, reference)] } })
+  await call(saveEdits, { params: { prompt: promptId }, body: { client: crypto.randomUUID(), first: 1, base: revision, edits: [edit(draft)] } })
+}
+
+/** Puts a closing into the draft of a prompt. */
+export const applyClosing = (promptId: string, closing: Closing, reference: Reference): Promise<void> => save(promptId, (draft) => editFor(draft, closing, reference))
+
+/** Makes the draft of a prompt say what a version of it says. */
+export async function goBackTo(promptId: string, number: number): Promise<void> {
+  const version = (await call(listVersions, { params: { prompt: promptId } })).find((one) => one.number === number)
+  if (version) await save(promptId, (draft) => editBetween(draft, { ...draft, ...version.body }))
 }

@@ -4,6 +4,7 @@ import { anotherViewpoint } from './another-viewpoint.ts'
 import { askMe } from './ask-me.ts'
 import { byFacets } from './by-facets.ts'
 import { carryOver } from './carry-over.ts'
+import { describePicture } from './describe-picture.ts'
 import { explain } from './explain.ts'
 import { fillOut } from './fill-out.ts'
 import { forThisEngine } from './for-this-engine.ts'
@@ -16,4 +17,4 @@ import { tighten } from './tighten.ts'
 
 export type { ShippedHelper }
 /** The helpers that ship with Idolon, in the order of the work. */
-export const SHIPPED_HELPERS: readonly ShippedHelper[] = [fillOut, askMe, ideas, moreLikeThis, tighten, sayOtherwise, carryOver, anotherMedium, anotherLight, anotherViewpoint, forThisEngine, byFacets, leaveOutList, explain]
+export const SHIPPED_HELPERS: readonly ShippedHelper[] = [fillOut, askMe, ideas, moreLikeThis, tighten, sayOtherwise, carryOver, anotherMedium, anotherLight, anotherViewpoint, forThisEngine, byFacets, leaveOutList, explain, describePicture]

@@ -3,6 +3,7 @@ import type { Facet } from '../../facet.ts'
 import { readingLike } from '../reading.test-support.ts'
 import type { PictureReading } from '../shape.ts'
 import { agreementOf, recordOf } from './agreement.ts'
+import { claimsOf } from './claims.ts'
 import { verdictsOn } from './judges.ts'
 
 const { where } = readingLike({})
@@ -56,6 +57,11 @@ describe('what measures say of a claim', () => {
     for (const text of ['warm tones', 'a close-up', 'noon', 'strong contrast', 'two men', 'photograph', 'a dog']) expect(verdictsOn({ facet: 'subject', text }, readingLike({}))).toEqual([])
     expect(verdictsOn({ facet: 'mood', text: 'hushed and expectant' }, DAY)).toEqual([])
   })
+})
+
+it('claims nothing by what only leads up to it', () => {
+  const claims = (...texts: string[]) => claimsOf(texts.map((text) => ({ facet: 'light' as const, text }))).map(({ text }) => text)
+  expect(claims('The framing is a close-up', 'Bathed in even light', 'it lies', 'This scene', 'The light is soft')).toEqual(['a close-up', 'even light', 'soft'])
 })
 
 describe('the table of agreement', () => {

@@ -1,5 +1,6 @@
 import { FACETS } from '../../facet.ts'
 import { CONFIDENCE, thingConfidence } from '../say/confidence.ts'
+import { partOf } from '../say/swap.ts'
 import type { PictureReading } from '../shape.ts'
 import { verdictsOn } from './judges.ts'
 import { type AgreementRow, STANDS } from './row.ts'
@@ -44,7 +45,7 @@ export function recordOf(claims: readonly Claim[], reading: PictureReading): Rec
  * contradicted by one, or measured by nobody.
  */
 export function agreementOf(reading: PictureReading, captions: readonly CaptionRead[]): AgreementRow[] {
-  const rows: (AgreementRow & { words: Set<string> })[] = reading.phrases.map(({ facet, text, evidence, confidence }) => ({ facet, text, saidBy: [MEASURES], stand: 'measured', says: '', evidence, confidence, words: wordsOf(text) }))
+  const rows: (AgreementRow & { words: Set<string> })[] = reading.phrases.map(({ facet, text, evidence, confidence }) => ({ facet, text, saidBy: [MEASURES], stand: 'measured', says: '', evidence, confidence, part: partOf({ facet, text }), words: wordsOf(text) }))
   for (const { by, claims, record } of captions)
     for (const claim of claims) {
       const words = wordsOf(claim.text)
@@ -66,6 +67,7 @@ export function agreementOf(reading: PictureReading, captions: readonly CaptionR
         says: found?.says ?? '',
         evidence: found?.fact ?? null,
         confidence: !found || sure === undefined ? trust(record) : found.holds ? sure : Math.round((1 - sure) * 100) / 100,
+        part: partOf(claim),
         words,
       })
     }

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { SWAP_FACET, type SwapPart, SWAPS } from '@idolon/core'
+import { computed } from 'vue'
+import { useGlossary } from '../stores/glossary.ts'
+
+/** The same picture with something of it swapped: what is filled in stands in the place of what the picture says, and the rest stays. */
+defineProps<{ swaps: Readonly<Record<SwapPart, string>> }>()
+const emit = defineEmits<{ swap: [part: SwapPart, text: string] }>()
+const store = useGlossary()
+const LABELS: Record<SwapPart, string> = { subject: 'another subject', dress: 'another dress', hour: 'another hour', colour: 'other colours', medium: 'another medium' }
+const MOST = 60
+/** Terms of the trade to choose from. */
+const terms = computed(() => Object.fromEntries(SWAPS.map((part) => [part, part === 'subject' || part === 'dress' ? [] : (store.glossary?.terms ?? []).filter(({ facet }) => facet === SWAP_FACET[part]).slice(0, MOST).map(({ term }) => term)])))
+</script>
+
+<template>
+  <fieldset class="swap">
+    <legend>The same picture with</legend>
+    <label v-for="part in SWAPS" :key="part" class="labelled">
+      <span>{{ LABELS[part] }}</span>
+      <input class="field" :value="swaps[part]" maxlength="400" placeholder="as in the picture" :list="terms[part]?.length ? `terms-${part}` : undefined" @input="emit('swap', part, ($event.target as HTMLInputElement).value)" />
+      <datalist v-if="terms[part]?.length" :id="`terms-${part}`"><option v-for="term in terms[part]" :key="term" :value="term"></option></datalist>
+    </label>
+  </fieldset>
+</template>
+
+<style scoped>
+.swap {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px 12px;
+  padding: 10px 0 0;
+  border: 0;
+  border-top: 1px solid var(--rule-strong);
+}
+legend {
+  float: left;
+  width: 100%;
+  font-size: 13.5px;
+  font-weight: 600;
+}
+.field {
+  width: 100%;
+}
+</style>
