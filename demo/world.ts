@@ -71,6 +71,7 @@ export const WORLD: DemoProject[] = [
       },
       {
         title: 'Winter service',
+        reference: 'Snow and lit windows',
         status: 'testing',
         tags: ['poster', 'train', 'winter'],
         versions: [
@@ -121,6 +122,7 @@ export const WORLD: DemoProject[] = [
     prompts: [
       {
         title: 'Honey on the sill',
+        reference: 'The light of the house',
         engine: 'brayer',
         status: 'proven',
         tags: ['product', 'honey', 'photograph'],

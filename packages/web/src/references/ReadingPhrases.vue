@@ -80,7 +80,7 @@ const sure = ({ stand, confidence }: AgreementRow) =>
   confidence === null ? 'Nothing is known of how often whoever says it is right' : stand === 'contradicted' ? 'What a measure contradicts is right this often' : stand === 'unmeasured' ? 'Whoever says it was right this often where it could be measured' : 'Such a phrase is right in so many of 100 pictures'
 /** A term of the trade in it that the glossary explains. */
 const TRADE = new Set<Facet>(['framing', 'light', 'colour', 'medium', 'technique'])
-const termIn = ({ facet, text }: AgreementRow) => (TRADE.has(facet) ? glossary.glossary?.saidIn(text)[0]?.value.find((term) => TRADE.has(term.facet))?.term : undefined)
+const termIn = ({ facet, text }: AgreementRow) => (TRADE.has(facet) ? glossary.glossary?.saidIn(text)[0]?.value.find((term) => TRADE.has(term.facet)) : undefined)
 const busy = ref(false)
 const begin = () =>
   task(async () => {
@@ -116,7 +116,7 @@ const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
             <button class="plain" :class="{ strong: !row.taken && sound(row) }" :aria-label="`${row.taken ? 'Leave' : 'Take'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Leave' : 'Take' }}</button>
             <button class="plain" :aria-label="`Change ${row.text}`" @click="row.changing = true">Change</button>
             <p class="says soft">
-              {{ sayers(row) }}<template v-if="row.stand === 'held'">; {{ row.says }}</template><span v-else-if="row.stand === 'contradicted'" class="but">, but {{ row.says }}</span><template v-else-if="row.stand === 'unmeasured'">; nobody measured it</template><template v-if="isSwapped(row)">; yours stands in its place</template><template v-if="termIn(row)">; <RouterLink :to="{ path: '/glossary', query: { term: termIn(row) } }">what it does</RouterLink></template>
+              {{ sayers(row) }}<template v-if="row.stand === 'held'">; {{ row.says }}</template><span v-else-if="row.stand === 'contradicted'" class="but">, but {{ row.says }}</span><template v-else-if="row.stand === 'unmeasured'">; nobody measured it</template><template v-if="isSwapped(row)">; yours stands in its place</template><template v-for="term in termIn(row) ? [termIn(row)!] : []" :key="term.term">&nbsp;<RouterLink class="asks" :to="{ path: '/glossary', query: { term: term.term } }" :title="term.does" :aria-label="`${term.term} in the glossary`">?</RouterLink></template>
             </p>
           </li>
         </ul>
@@ -188,6 +188,9 @@ li.shown {
   grid-column: 1 / -1;
   margin: 0;
   font-size: 12px;
+}
+.asks {
+  padding: 2px 6px;
 }
 .but {
   color: var(--accent);

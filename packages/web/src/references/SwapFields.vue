@@ -29,13 +29,14 @@ const terms = computed(() => Object.fromEntries(SWAPS.map((part) => [part, part 
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 8px 12px;
+  margin: 0;
   padding: 10px 0 0;
   border: 0;
   border-top: 1px solid var(--rule-strong);
 }
 legend {
   float: left;
-  width: 100%;
+  grid-column: 1 / -1;
   font-size: 13.5px;
   font-weight: 600;
 }

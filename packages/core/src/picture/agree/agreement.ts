@@ -28,8 +28,10 @@ function factConfidence(fact: string, { objects, phrases }: PictureReading): num
 }
 
 const EMPTY = new Set('a an the of in on at to and with by from is are its it this that some very quite'.split(' '))
+/** Words that mean the same of a picture's colours. */
+const SAME_WORD: Readonly<Record<string, string>> = { tone: 'colour', hue: 'colour', color: 'colour', shade: 'colour', lighting: 'light', photo: 'photograph' }
 /** Words that say something, without the endings of a plural. */
-const wordsOf = (text: string): Set<string> => new Set((text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).filter((word) => !EMPTY.has(word)).map((word) => word.replace(/(?<=\p{L}{3})s$/u, '')))
+const wordsOf = (text: string): Set<string> => new Set((text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).filter((word) => !EMPTY.has(word)).map((word) => word.replace(/(?<=\p{L}{3})s$/u, '')).map((word) => SAME_WORD[word] ?? word))
 const alike = (x: ReadonlySet<string>, y: ReadonlySet<string>) => [...x].filter((word) => y.has(word)).length / Math.max(1, new Set([...x, ...y]).size)
 /** Alike from here on, two say the same. */
 const SAME = 0.6
