@@ -14,15 +14,15 @@ test('a proof is kept as a reference, read, and only its colours and medium are 
   await page.getByRole('button', { name: 'See it' }).click()
   await page.waitForURL(/\/references\//)
   const reference = page.url()
-  await expect(page.getByRole('heading', { name: 'Phrases it suggests' })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Take all' })).toBeVisible({ timeout: 40_000 })
+  await expect(page.getByRole('heading', { name: 'What is said of it' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Take all/ })).toBeVisible({ timeout: 40_000 })
   // What bears a fact out is drawn over the picture, by a press of its phrase.
   const colours = page.getByRole('button', { name: /^palette of/ })
   await colours.click()
   await expect(page.getByText('its colours, by how much of it they cover')).toBeVisible()
   await expect(page.locator('canvas')).toBeVisible()
   await page.getByRole('button', { name: 'colour', exact: true }).click()
-  await page.getByLabel('For my subject instead').fill('a red tram')
+  await page.getByLabel('another subject').fill('a red tram')
   await page.getByLabel('Written for').selectOption({ label: 'Burin' })
   await page.getByRole('button', { name: 'Begin a prompt with this' }).click()
   await page.waitForURL(/\/desk\//)
@@ -37,11 +37,46 @@ test('a proof is kept as a reference, read, and only its colours and medium are 
   await page.goto(reference)
   await expect(page.getByRole('heading', { name: 'Closing in' })).toBeVisible()
   await expect(page.getByRole('list', { name: /^Tries that borrow/ }).getByText(/\d %/).last()).toBeVisible({ timeout: 40_000 })
-  const say = page.getByRole('button', { name: /^Say “/ }).first()
-  const words = /“(.+)”/.exec(await say.innerText())![1]!
-  await say.click()
-  await expect(page.getByRole('button', { name: `“${words}” is in the draft` })).toBeVisible()
+  // Pressed, a respect shows both pictures with what was measured in each.
+  await page.getByRole('rowheader').getByRole('button', { name: 'palette' }).click()
+  await expect(page.locator('figure canvas')).toHaveCount(2)
+  const next = page.getByRole('button', { name: /^Say “/ }).first()
+  const words = /“(.+)”/.exec(await next.innerText())![1]!
+  await next.click()
+  await expect(page.getByRole('listitem').filter({ hasText: `Say “${words}”` })).toContainText('in the draft')
   expect((await promptNow(prompt)).draft.text.toLowerCase()).toContain(words.toLowerCase())
+})
+
+test('two models are asked what it shows, and what measures contradict is not taken with the rest', async ({ page }) => {
+  const { id } = (await references()).find(({ name }) => name === 'Light for the shelf pictures')!
+  await page.goto(`/references/${id}`)
+  await expect.poll(async () => (await references()).find((one) => one.id === id)?.stage, { timeout: 40_000 }).toBe('read')
+  await page.getByRole('button', { name: /^Ask .+ what it shows/ }).click()
+  await expect(page.getByText(/nothing is known yet of how often it is right/)).toHaveCount(2, { timeout: 20_000 })
+  await expect(page.getByText(/nobody measured it/).first()).toBeVisible()
+  await expect(page.getByText(/^measured, .*Quoin/).first()).toBeVisible()
+  await page.getByRole('button', { name: /^Take all/ }).click()
+  for (const row of await page.getByRole('listitem').filter({ hasText: ', but ' }).all()) await expect(row.getByRole('button', { name: /^Take / })).toBeVisible()
+  await page.getByRole('button', { name: 'Take none' }).click()
+  // Another hour: the rest of what is borne out stays.
+  await page.getByLabel('another hour').fill('at midnight')
+  await page.getByRole('button', { name: 'Begin a prompt with this' }).click()
+  await page.waitForURL(/\/desk\//)
+  expect((await promptNow(promptOnDesk(page))).draft.text).toMatch(/at midnight/)
+})
+
+test('several references are read together, and what they share becomes a rule of the house', async ({ page }) => {
+  await page.goto('/references')
+  await page.locator('#project-choice').selectOption({ label: 'Skep & Cup' })
+  await expect.poll(async () => (await references()).filter(({ stage }) => stage !== 'read').length, { timeout: 60_000 }).toBe(0)
+  await page.getByRole('button', { name: 'Read several together' }).click()
+  for (const box of await page.getByRole('checkbox').all()) await box.check()
+  await expect(page.getByRole('heading', { name: 'What they share' })).toBeVisible()
+  await page.getByRole('button', { name: 'Make it a house rule' }).first().click()
+  await expect(page.getByText(/^Every prompt of the project is to say “/)).toBeVisible()
+  await page.getByRole('button', { name: 'Begin a prompt with what they share' }).click()
+  await page.waitForURL(/\/desk\//)
+  expect((await promptNow(promptOnDesk(page))).draft.marks.some(({ kind }) => kind === 'from')).toBe(true)
 })
 
 test('pictures are brought in by keyboard, what is none is refused, and one deleted is put back', async ({ page }) => {

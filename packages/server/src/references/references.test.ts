@@ -1,17 +1,24 @@
-import { addReference, changeReference, closeTries, createProject, deleteReference, listBin, listReferences, putBack, readReference, type ReferenceWhole } from '@idolon/contract'
+import { addReference, askHelper, changeReference, closeTries, createProject, deleteReference, listBin, listReferences, putBack, readAgreement, readReading, readReference, type ReferenceWhole } from '@idolon/contract'
+import { emptyDraft } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { picture } from '../testing/fake-engine.ts'
+import { LanguageStandin } from '../testing/language-standin.ts'
 import { TestServer } from '../testing/test-server.ts'
 
 let server: TestServer
+let standin: LanguageStandin
 let projectId = ''
 beforeAll(async () => {
-  server = await TestServer.start()
+  standin = await LanguageStandin.start()
+  server = await TestServer.start(undefined, standin.address)
   projectId = (await server.call(createProject, { body: { name: 'References' } })).id
 })
-afterAll(() => server.stop())
+afterAll(async () => {
+  await server.stop()
+  await standin.stop()
+})
 
 const sent = async (bytes: Buffer) => (await (await fetch(`${server.address}/api/pictures`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: new Uint8Array(bytes) })).json()) as { sha256: string }
 const texts = { name: 'The quay', source: '', rights: 'own', note: '' } as const
@@ -19,6 +26,18 @@ const add = async (sha256: string, id = randomUUID()) => server.call(addReferenc
 async function read(id: string): Promise<ReferenceWhole> {
   await expect.poll(async () => (await server.call(readReference, { params: { reference: id } })).reference.stage, { timeout: 40_000, interval: 150 }).toMatch(/read|failed/)
   return server.call(readReference, { params: { reference: id } })
+}
+/** A JPEG with more segments of its own after its first two bytes; none may be longer than 65,533 bytes. */
+const withSegments = (jpeg: Buffer, marker: number, payloads: Buffer[]) => Buffer.concat([jpeg.subarray(0, 2), ...payloads.map((payload) => {
+  const head = Buffer.from([0xff, marker, 0, 0])
+  head.writeUInt16BE(payload.length + 2, 2)
+  return Buffer.concat([head, payload])
+}), jpeg.subarray(2)])
+const slices = (bytes: Buffer, size: number) => Array.from({ length: Math.ceil(bytes.length / size) }, (_, i) => bytes.subarray(i * size, (i + 1) * size))
+const withComment = (jpeg: Buffer, text: string) => withSegments(jpeg, 0xfe, slices(Buffer.from(text), 65_000))
+const withProfile = (jpeg: Buffer, size: number) => {
+  const parts = slices(Buffer.alloc(size, 7), 65_000)
+  return withSegments(jpeg, 0xe2, parts.map((part, i) => Buffer.concat([Buffer.from('ICC_PROFILE\0'), Buffer.from([i + 1, parts.length]), part])))
 }
 const blue = (kind: 'tiff' | 'gif' | 'avif' | 'jpeg') => sharp({ create: { width: 300, height: 200, channels: 3, background: '#2050c0' } })[kind]().toBuffer()
 
@@ -77,6 +96,54 @@ describe('a reference', () => {
     const [first] = await tries()
     expect(first!.closeness!.whole).toBeGreaterThan(0)
     expect(first!.closeness!.by.map(({ respect }) => respect)).toContain('palette')
+    expect(first!.advice.length).toBeGreaterThan(0)
+    expect(first!.advice[0]!.past).toEqual({ tried: 0, closer: 0 })
+  })
+
+  it('has its reading by its picture, once it is read', async () => {
+    const { sha256 } = await sent(await picture(21, 320, 200))
+    expect((await server.ask(readReading, { params: { sha256 } })).status).toBe(404)
+    await read((await add(sha256)).id)
+    expect(await server.call(readReading, { params: { sha256 } })).toMatchObject({ aspect: 1.6, where: { tones: expect.any(Array) as unknown } })
+  })
+
+  it('is described by models when they are asked, and measures say what holds of it', async () => {
+    const dark = await sharp({ create: { width: 320, height: 200, channels: 3, background: '#0a1230' } }).png().toBuffer()
+    const { reference } = await read((await add((await sent(dark)).sha256)).id)
+    const agreement = () => server.call(readAgreement, { params: { reference: reference.id } })
+    expect((await agreement()).captions).toEqual([])
+    const question = { projectId, promptId: null, helper: 'describe-picture', model: 'quoin', draft: emptyDraft(), seed: 3, parentId: null, further: null, takes: [] }
+    expect((await server.ask(askHelper, { body: { ...question, id: randomUUID(), values: {} } })).status).toBe(400)
+    expect((await server.ask(askHelper, { body: { ...question, id: randomUUID(), values: { picture: 'f'.repeat(64) } } })).status).toBe(404)
+    await server.call(askHelper, { body: { ...question, id: randomUUID(), values: { picture: reference.picture.sha256 } } })
+    await expect.poll(async () => (await agreement()).captions.map(({ state }) => state), { timeout: 20_000 }).toEqual(['done'])
+    const { captions, rows } = await agreement()
+    expect(captions[0]).toMatchObject({ model: { id: 'quoin', simulated: true }, record: { held: 0, refuted: 0 } })
+    expect(rows.some(({ saidBy }) => saidBy.includes('quoin'))).toBe(true)
+    expect(rows.filter(({ stand }) => stand === 'measured').length).toBeGreaterThan(2)
+  })
+
+  it.each<[string, () => Promise<Buffer>]>([
+    ['one pixel', () => sharp({ create: { width: 1, height: 1, channels: 3, background: 'red' } }).png().toBuffer()],
+    ['16 bits a channel', () => sharp({ create: { width: 80, height: 60, channels: 3, background: '#4080c0' } }).toColourspace('rgb16').png().toBuffer()],
+    ['CMYK', () => sharp({ create: { width: 80, height: 60, channels: 3, background: '#c04020' } }).toColourspace('cmyk').jpeg().toBuffer()],
+    ['nothing but transparent', () => sharp({ create: { width: 80, height: 60, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } } }).png().toBuffer()],
+    ['a megabyte of text with markup', async () => withComment(await sharp({ create: { width: 80, height: 60, channels: 3, background: '#208040' } }).jpeg().toBuffer(), '<img src=x onerror=alert(1)>'.repeat(36_000))],
+    ['a profile of two megabytes that is none', async () => withProfile(await sharp({ create: { width: 80, height: 60, channels: 3, background: '#208040' } }).jpeg().toBuffer(), 2_000_000)],
+  ])('may be of %s, and is read to the end', async (_, make) => {
+    const response = await fetch(`${server.address}/api/pictures`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: new Uint8Array(await make()) })
+    expect(response.status).toBeLessThan(300)
+    const { reference, facts, metadata } = await read((await add(((await response.json()) as { sha256: string }).sha256)).id)
+    expect(reference.stage).toBe('read')
+    expect(facts!.palette.length).toBeGreaterThan(0)
+    for (const { value } of metadata) expect(value.length).toBeLessThanOrEqual(4_000)
+  })
+
+  it('of a hundred megapixels is refused by its size, and nothing of it is kept', async () => {
+    const huge = await sharp({ create: { width: 10_000, height: 10_000, channels: 3, background: 'red' } }).png({ compressionLevel: 1 }).toBuffer()
+    const response = await fetch(`${server.address}/api/pictures`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: new Uint8Array(huge) })
+    expect(response.status).toBe(422)
+    expect(await response.text()).toMatch(/10,000 by 10,000 pixels/)
   })
 
   it('of a picture, a proof or a project that is not there is refused', async () => {
