@@ -19,7 +19,10 @@ export interface Seen {
 const DRAWS_THE_EYE = 0.45
 
 /** Light that falls on bodies, and what lies over a surface, are told of photographs and paintings: in what is drawn or laid out flat, tones mean something else. */
-const NO_SURFACE = { lightSide: null, lightHard: null, grain: null, cast: null } as const
+const NO_SURFACE = { lightSide: null, lightHard: null, cast: null } as const
+
+/** The detector was trained on photographs; of what is drawn it must be surer. */
+const SURE_OF_DRAWN = 0.45
 
 /** Where a figure stands; one that fills most of the width stands nowhere in particular, and its face draws the eye. */
 function sideOf(figure: Box | null): Facts['side'] {
@@ -32,13 +35,14 @@ function sideOf(figure: Box | null): Facts['side'] {
 
 /** Measures and what the networks saw, held against each other; `aspect` is width by height. */
 export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: number): PictureReading {
-  const things = thingsOf(seen.sightings)
+  const medium = mediumOf(seen.style, table)?.medium ?? null
+  const all = thingsOf(seen.sightings)
+  const things = medium === null || medium === 'photo' ? all : all.filter(({ name, score }) => name === 'person' || score >= SURE_OF_DRAWN)
   const who = peopleOf(things.filter(({ name }) => name === 'person'), seen.poses)
   // What was taken for a person and is none is no thing either.
   const objects = [...who.all.map(({ box, score }): Thing => ({ name: 'person', broader: 'person', score: Math.round(score * 100) / 100, box })), ...things.filter(({ name }) => name !== 'person')].sort((x, y) => y.score - x.score)
   const figure = objects.filter(({ score }) => score >= DRAWS_THE_EYE).sort((x, y) => areaOf(y.box) - areaOf(x.box))[0]?.box ?? null
   const lettering = letteringOf(seen.words)
-  const medium = mediumOf(seen.style, table)?.medium ?? null
   const reading = {
     ...facts,
     aspect: Math.round(aspect * 1000) / 1000,
@@ -46,6 +50,8 @@ export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: 
     // Depth of field is a lens's; a print that is sharp all over is not deep.
     focus: medium === 'photo' ? facts.focus : null,
     ...(medium === 'photo' || medium === 'painting' ? {} : NO_SURFACE),
+    // A brush leaves what is measured as grain.
+    grain: medium === 'photo' ? facts.grain : null,
     // Lines of text come again and again, and are no pattern.
     pattern: lettering.present && facts.pattern ? null : facts.pattern,
     side: sideOf(figure) ?? facts.side,

@@ -7,19 +7,19 @@ import { type AgreementRow, STANDS } from './row.ts'
 import type { Claim } from './verdict.ts'
 
 /** How many of a captioner's claims measures bore out, and contradicted, so far. */
-export interface Record {
+export interface Held {
   held: number
   refuted: number
 }
 export interface CaptionRead {
   by: string
   claims: readonly Claim[]
-  record: Record
+  record: Held
 }
 export const MEASURES = 'measures'
 
 /** The share of claims that hold, with one of each added (Laplace); null of one who has made none that could be measured. */
-const trust = ({ held, refuted }: Record): number | null => (held + refuted === 0 ? null : Math.round((100 * (held + 1)) / (held + refuted + 2)) / 100)
+const trust = ({ held, refuted }: Held): number | null => (held + refuted === 0 ? null : Math.round((100 * (held + 1)) / (held + refuted + 2)) / 100)
 
 function factConfidence(fact: string, { objects, phrases }: PictureReading): number {
   const object = /^object (\d+)$/.exec(fact)
@@ -37,7 +37,7 @@ const alike = (x: ReadonlySet<string>, y: ReadonlySet<string>) => [...x].filter(
 const SAME = 0.6
 
 /** How many of a text's claims measures bear out, and contradict. */
-export function recordOf(claims: readonly Claim[], reading: PictureReading): Record {
+export function recordOf(claims: readonly Claim[], reading: PictureReading): Held {
   const verdicts = claims.flatMap((claim) => verdictsOn(claim, reading).slice(0, 1))
   return { held: verdicts.filter(({ holds }) => holds).length, refuted: verdicts.filter(({ holds }) => !holds).length }
 }

@@ -1,4 +1,5 @@
 import { tonalRange } from './contrast.ts'
+import { texture } from './texture.ts'
 import type { View } from '../view.ts'
 
 const EDGE = 256
@@ -19,7 +20,7 @@ const SOFT_RANGE = 0.5
 const TELLING = 0.25
 
 /**
- * Whether shadows have sharp edges: steps between light and dark over which one surface goes on, told from the edges of things by
+ * Whether shadows have sharp edges; soft only where surfaces are smooth too, since a rough one in flat sun has none that show: steps between light and dark over which one surface goes on, told from the edges of things by
  * their colour (shadow and reflectance edges as in Finlayson, Hordley, Lu & Drew 2006, by chroma in OKLab). Undefined between, and
  * where there is too little colour to tell them apart.
  */
@@ -44,5 +45,5 @@ export function lightHard(view: View): boolean | undefined {
   if (coloured < TELLING * width * height) return undefined
   const share = shadows / (width * height)
   const range = tonalRange(view)
-  return share > HARD && range > HARD_RANGE ? true : share < SOFT && range < SOFT_RANGE ? false : undefined
+  return share > HARD && range > HARD_RANGE ? true : share < SOFT && range < SOFT_RANGE && texture(view) === 'smooth' ? false : undefined
 }
