@@ -1,5 +1,5 @@
 /**
- * Trains what tells one kind of picture from another, from the styles in training/medium, and measures it.
+ * Trains what tells one kind of picture from another, and near from far, from the styles in training/medium, and measures it.
  *   ./idolon train medium     leaves out one source of pictures after another, writes medium-figures.json and tables/medium.json
  *
  * A style is the means and deviations of what a network trained on photographs answers to, channel by channel (after Gatys, Ecker
@@ -8,14 +8,14 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { mediumShares } from '../src/picture/medium/medium.ts'
+import { likeliest, sharesOf } from '../src/picture/logistic.ts'
+import { FAR_AND_NEAR } from '../src/picture/medium/medium.ts'
 import { MEDIA, type Medium } from '../src/picture/shape.ts'
+import { bySureness, fitLogistic, type Told } from './logistic.ts'
 
 const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const FOLDER = join(CORE, 'training/medium')
 const STEPS_A_DEVIATION = 31
-const EPOCHS = 120
-const RATE = 0.01
 const PRIOR = 0.05
 /** Drawn pictures of one hand teach less than pictures of many. */
 const SIMULATED = 0.6
@@ -43,39 +43,12 @@ const examples: Example[] = readFileSync(join(FOLDER, 'pictures.tsv'), 'utf8')
     return { medium: medium as Medium, source, style: Float64Array.from(styles.subarray(i * size, (i + 1) * size), (v) => v / STEPS_A_DEVIATION) }
   })
 
-/** Weights and a constant for each medium, by Adam (Kingma & Ba 2015) over the whole set at a time. */
 function fit(set: readonly Example[]): number[][] {
-  const row = size + 1
-  const weights = new Float64Array(MEDIA.length * row)
-  const [first, second] = [new Float64Array(weights.length), new Float64Array(weights.length)]
   const often = new Map(MEDIA.map((medium) => [medium, set.filter((one) => one.medium === medium).length]))
-  const worth = set.map(({ medium, source }) => Math.sqrt(1 / often.get(medium)!) * (source.startsWith('engine') ? SIMULATED : 1))
-  const all = worth.reduce((sum, one) => sum + one, 0)
-  const rows = () => MEDIA.map((_, m) => [...weights.subarray(m * row, (m + 1) * row)])
-  for (let epoch = 1; epoch <= EPOCHS; epoch++) {
-    const slope = new Float64Array(weights.length)
-    const current = rows()
-    set.forEach(({ medium, style }, i) => {
-      mediumShares(style, current).forEach((share, m) => {
-        const off = ((share - (MEDIA[m] === medium ? 1 : 0)) * worth[i]!) / all
-        for (let k = 0; k < size; k++) slope[m * row + k]! += off * style[k]!
-        slope[m * row + size]! += off
-      })
-    })
-    weights.forEach((weight, k) => {
-      const by = slope[k]! + ((k + 1) % row ? PRIOR * weight : 0)
-      first[k] = 0.9 * first[k]! + 0.1 * by
-      second[k] = 0.99 * second[k]! + 0.01 * by * by
-      weights[k] = weight - (RATE * (first[k]! / (1 - 0.9 ** epoch))) / (Math.sqrt(second[k]! / (1 - 0.99 ** epoch)) + 1e-8)
-    })
-  }
-  return rows()
+  return fitLogistic(set.map(({ medium, source, style }) => ({ features: style, shares: MEDIA.map((one) => (one === medium ? 1 : 0)), worth: Math.sqrt(1 / often.get(medium)!) * (source.startsWith('engine') ? SIMULATED : 1) })), MEDIA.length, { prior: PRIOR })
 }
 
-interface Said {
-  medium: Medium
-  share: number
-  right: boolean
+interface Said extends Told {
   byEye: boolean
 }
 const sources = [...new Set(examples.map(({ source }) => source))]
@@ -85,27 +58,36 @@ const said: Said[] = sources.flatMap((source) => {
   return examples
     .filter((one) => one.source === source)
     .map(({ medium, style }) => {
-      const shares = mediumShares(style, weights)
-      const best = shares.indexOf(Math.max(...shares))
-      return { medium: MEDIA[best]!, share: shares[best]!, right: MEDIA[best] === medium, byEye: source.startsWith('eye') }
+      const { value, share } = likeliest(sharesOf(style, weights), MEDIA)
+      return { share, right: value === medium, byEye: source.startsWith('eye') }
     })
 })
 const round = (n: number, by: number) => Math.round(n * by) / by
+const LEVELS = [0, 0.5, 0.6, 0.7, 0.8, 0.9]
 const figures = [true, false].map((byEye) => {
   const set = said.filter((one) => one.byEye === byEye)
-  return {
-    set: byEye ? 'labelled by eye, of packages that others taught' : 'sources that nothing like them taught',
-    pictures: set.length,
-    bySureness: [0, 0.5, 0.6, 0.7, 0.8, 0.9].map((least) => {
-      const told = set.filter(({ share }) => share >= least)
-      return { least, told: round(told.length / set.length, 1000), right: round(told.filter(({ right }) => right).length / Math.max(1, told.length), 1000) }
-    }),
-  }
+  return { set: byEye ? 'labelled by eye, of packages that others taught' : 'sources that nothing like them taught', pictures: set.length, bySureness: bySureness(set, LEVELS) }
 })
-for (const { set, pictures, bySureness } of figures) {
+
+/** Pictures without a figure that are seen from near or from afar: shots.tsv and shots.bin, as pictures.tsv and styles.bin. */
+const shotStyles = new Int8Array(readFileSync(join(FOLDER, 'shots.bin')))
+const shots = readFileSync(join(FOLDER, 'shots.tsv'), 'utf8')
+  .trim()
+  .split('\n')
+  .slice(1)
+  .map((line, i) => ({ shot: line.split('\t')[0]!, features: Float64Array.from(shotStyles.subarray(i * size, (i + 1) * size), (v) => v / STEPS_A_DEVIATION) }))
+const taught = (set: typeof shots) => fitLogistic(set.map(({ shot, features }) => ({ features, shares: FAR_AND_NEAR.map((one) => (one === shot ? 1 : 0)), worth: 1 })), FAR_AND_NEAR.length, { prior: PRIOR })
+const toldShots = shots.map(({ shot, features }, i) => {
+  const { value, share } = likeliest(sharesOf(features, taught(shots.filter((_, other) => other !== i))), FAR_AND_NEAR)
+  return { share, right: value === shot }
+})
+figures.push({ set: 'near or far, each left out once', pictures: shots.length, bySureness: bySureness(toldShots, LEVELS) })
+
+for (const { set, pictures, bySureness: rows } of figures) {
   say(`${set}: ${pictures}`)
-  for (const { least, told, right } of bySureness) say(`  at least ${least} sure: told ${told}, right ${right}`)
+  for (const { least, told, right } of rows) say(`  at least ${least} sure: told ${told}, right ${right}`)
 }
 writeFileSync(join(FOLDER, 'figures.json'), `${JSON.stringify(figures, null, 1)}\n`)
 const weights = fit(examples)
-writeFileSync(join(CORE, 'tables/medium.json'), `${JSON.stringify({ ...scale, weights: weights.map((row) => row.map((n) => round(n, 1e4))) })}\n`)
+const rounded = (rows: number[][]) => rows.map((row) => row.map((n) => round(n, 1e4)))
+writeFileSync(join(CORE, 'tables/medium.json'), `${JSON.stringify({ ...scale, weights: rounded(weights), shot: rounded(taught(shots)) })}\n`)

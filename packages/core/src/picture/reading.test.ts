@@ -8,7 +8,7 @@ import { type Facts, MEDIA } from './shape.ts'
 
 const FACTS: Facts = { ...NO_FACTS, key: 'low', temperature: 'cool', focus: 'shallow', palette: [{ hex: '#203050', name: 'blue', share: 0.7 }, { hex: '#e0a040', name: 'orange', share: 0.1 }], symmetric: false, mono: false }
 /** A style of one number: much of it is a photograph, little of it a drawing. */
-const TABLE: MediumTable = { mean: [0], deviation: [1], weights: MEDIA.map((medium) => [medium === 'photo' ? 3 : medium === 'drawing' ? -3 : 0, 0]) }
+const TABLE: MediumTable = { mean: [0], deviation: [1], weights: MEDIA.map((medium) => [medium === 'photo' ? 3 : medium === 'drawing' ? -3 : 0, 0]), shot: [[0, 2.5], [0, 0]] }
 const at = (name: string, score: number, box: Box): Sighting => ({ kind: KINDS.findIndex((kind) => kind.name === name), score, box })
 /** A figure that stands with its head at `top`, its ankles at `bottom`; what lies below the picture is not seen. */
 function standing(x: number, top: number, bottom: number): Pose {
@@ -47,6 +47,12 @@ describe('what is read of a picture', () => {
   ] as const)('says %s of a figure from %f to %f of the height', (shot, top, bottom) => {
     const pose = standing(0.5, top, bottom)
     expect(read({ sightings: [at('person', 0.7, pose.box)], poses: [pose] }).shot).toBe(shot)
+  })
+
+  it('without a figure goes by the style, where that tells near from far, but not where somebody may be there', () => {
+    expect(read({ style: [2] })).toMatchObject({ medium: 'photo', shot: 'close-up' })
+    expect(read({ style: [-2] })).toMatchObject({ medium: 'drawing', shot: null })
+    expect(read({ style: [2], sightings: [at('person', 0.36, [0.1, 0.1, 0.4, 0.9])] }).shot).toBeNull()
   })
 
   it('reads lettering line by line, and takes no grain for words', () => {

@@ -12,7 +12,7 @@ const ABOUT = 0.22
 /** Eyes begin in the middle: what is this far off, as a share of the width, draws them less by a Gaussian (the centre bias of Judd, Ehinger, Durand & Torralba 2009). */
 const FROM_CENTRE = 0.33
 /** Where what draws the eye lies wider apart than this, it is drawn nowhere in particular. */
-const WIDEST = 0.2
+const WIDEST = 0.25
 
 /** How far each place differs in lightness and colour from what is about it, near and far (centre and surround; Itti, Koch & Niebur 1998). */
 export function saliency(view: View): Plane {
@@ -60,7 +60,7 @@ export function eyePoint(view: View): { x: number; y: number; spread: number } |
 /** On which side what draws the eye lies; undefined where it is drawn nowhere in particular, or near the line between two. */
 export function sideOf(point: ReturnType<typeof eyePoint>): 'left' | 'centre' | 'right' | undefined {
   if (!point || point.spread > WIDEST) return undefined
-  if (point.x < 0.37) return 'left'
-  if (point.x > 0.63) return 'right'
-  return point.x > 0.43 && point.x < 0.57 ? 'centre' : undefined
+  if (point.x < 0.33) return 'left'
+  if (point.x > 0.67) return 'right'
+  return point.x > 0.4 && point.x < 0.6 ? 'centre' : undefined
 }

@@ -1,6 +1,8 @@
-import { boxBlur, steepness } from '../planes.ts'
+import { likeliest, scaled, sharesOf } from '../logistic.ts'
+import { boxBlur, quantile, steepness } from '../planes.ts'
 import { BLURRED_EDGE, SHARP_EDGE } from '../shape.ts'
 import type { View } from '../view.ts'
+import { FOCUS } from './learned.ts'
 
 const EDGE = 768
 const CELL = 24
@@ -11,8 +13,8 @@ const RANGE = 0.085
 /** The steepest slope of a step of height h, blurred by a Gaussian of deviation s, is h / (s * this). */
 const STEEPEST = Math.sqrt(2 * Math.PI)
 export const FEWEST_CELLS = 24
-/** Where fewer cells than this have edges, what has none may be sky or ground, or out of focus. */
-const ALL_OVER = 0.5
+/** Less sure than this is not told. */
+const SURE = 0.7
 
 /** How wide the edges of a picture are, cell by cell and row by row; nothing where a cell has none. */
 export interface EdgeWidths {
@@ -48,17 +50,19 @@ export function edgeWidths(view: View): EdgeWidths {
   return { columns, widths }
 }
 
+/** What depth of field is told by: how much has edges at all, how much of that is sharp and blurred, and how wide edges are from the sharpest on. */
+export function focusNumbers({ widths }: EdgeWidths): number[] {
+  const known = widths.filter((width) => width !== undefined)
+  const share = (holds: (width: number) => boolean) => (known.length ? known.filter(holds).length / known.length : 0)
+  return [widths.length ? known.length / widths.length : 0, share((width) => width < SHARP_EDGE), share((width) => width > BLURRED_EDGE), ...[0.1, 0.5, 0.9].map((at) => (known.length ? quantile(known, at) : 0))]
+}
+
 /**
  * Whether only part of a picture is sharp or all of it, by how wide its edges are cell by cell (after the blur estimate of Elder &
- * Zucker 1998 for a step). Undefined where too little has edges, nothing is sharp, or it lies between.
+ * Zucker 1998 for a step). Undefined where too little has edges, or it lies between.
  */
-export function focus({ widths }: EdgeWidths): 'shallow' | 'deep' | undefined {
-  const known = widths.filter((width) => width !== undefined)
-  if (known.length < FEWEST_CELLS) return undefined
-  const share = (holds: (width: number) => boolean) => known.filter(holds).length / known.length
-  const sharp = share((width) => width < SHARP_EDGE)
-  const blurred = share((width) => width > BLURRED_EDGE)
-  if (blurred > 0.38 && sharp > 0.03) return 'shallow'
-  if (blurred < 0.12 && sharp > 0.45 && known.length > ALL_OVER * widths.length) return 'deep'
-  return undefined
+export function focus(edges: EdgeWidths): 'shallow' | 'deep' | undefined {
+  if (edges.widths.filter((width) => width !== undefined).length < FEWEST_CELLS) return undefined
+  const { value, share } = likeliest(sharesOf(scaled(focusNumbers(edges), FOCUS), FOCUS.weights), ['shallow', 'deep'] as const)
+  return share >= SURE ? value : undefined
 }

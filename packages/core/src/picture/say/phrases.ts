@@ -49,8 +49,8 @@ export function paletteWords(palette: readonly PaletteColour[]): string[] {
 /** Without a comma, which would end the phrase. */
 const list = ([first = '', second, third]: readonly string[]) => (third ? `${first} and ${second} with ${third}` : second ? `${first} and ${second}` : first)
 
-/** What a picture's reading suggests to write, facet by facet in writing order. What is not settled says nothing. */
-export function phrasesOf(reading: Said): Phrased[] {
+/** What a picture's reading suggests to write, facet by facet in writing order. What is not settled says nothing; how sure the medium is may be known better than on the mean. */
+export function phrasesOf(reading: Said, mediumConfidence: number = CONFIDENCE.medium): Phrased[] {
   const phrases: Phrased[] = []
   const say = (facet: Facet, text: string, evidence: Evidence, confidence: number) => phrases.push({ facet, text, confidence, evidence })
   groups(reading.objects).slice(0, 6).forEach(({ text, at, score }, i) => say(i === 0 ? 'subject' : 'detail', text, `object ${at}`, thingConfidence(score)))
@@ -83,7 +83,7 @@ export function phrasesOf(reading: Said): Phrased[] {
     if (reading.saturation === 'muted') say('colour', 'muted colours', 'saturation', CONFIDENCE.saturation)
     if (reading.cast && reading.cast !== 'none') say('colour', `${reading.cast} cast`, 'cast', CONFIDENCE.cast)
   }
-  if (reading.medium) say('medium', reading.mono && reading.medium === 'photo' ? 'black and white photograph' : MEDIUM_PHRASE[reading.medium], 'medium', CONFIDENCE.medium)
+  if (reading.medium) say('medium', reading.mono && reading.medium === 'photo' ? 'black and white photograph' : MEDIUM_PHRASE[reading.medium], 'medium', mediumConfidence)
   if (reading.focus) say('technique', reading.focus === 'shallow' ? 'shallow depth of field' : 'deep focus', 'focus', CONFIDENCE.focus)
   if (reading.grain) say('technique', reading.medium === 'photo' ? 'film grain' : 'visible grain', 'grain', CONFIDENCE.grain)
   if (reading.lettering.present && reading.lettering.text.length < 80) say('lettering', `with the words “${reading.lettering.text.replaceAll('\n', ' ')}”`, 'lettering', CONFIDENCE.lettering)
