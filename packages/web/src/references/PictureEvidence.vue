@@ -64,8 +64,8 @@ watch([() => props.evidence, loaded], () => void nextTick(draw), { immediate: tr
       <img ref="image" :src="`/api/pictures/${props.picture.sha256}/view`" :alt="name" :width="props.picture.width" :height="props.picture.height" @load="loaded = true" />
       <canvas v-show="isMap" ref="canvas" aria-hidden="true"></canvas>
       <template v-if="evidence">
-        <div v-for="({ box, name }, i) in boxes" :key="i" class="box" :style="{ left: percent(box[0]!), top: percent(box[1]!), width: percent(box[2]! - box[0]!), height: percent(box[3]! - box[1]!) }">
-          <span v-if="name" :class="{ inside: box[1]! < 0.06 }">{{ name }}</span>
+        <div v-for="({ box, name: said }, i) in boxes" :key="i" class="box" :style="{ left: percent(box[0]!), top: percent(box[1]!), width: percent(box[2]! - box[0]!), height: percent(box[3]! - box[1]!) }">
+          <span v-if="said" :class="{ inside: box[1]! < 0.06 }">{{ said }}</span>
         </div>
         <div v-if="evidence.kind === 'line'" class="line" :style="{ top: percent(evidence.y), transform: `rotate(${evidence.tilt}deg)` }"></div>
         <div v-if="evidence.kind === 'point'" class="point" :style="{ left: percent(evidence.x), top: percent(evidence.y) }"></div>

@@ -5,7 +5,7 @@ import { withEngines } from '../testing.test-support.ts'
 import { aWhole } from './reading.test-support.ts'
 import ReadingPhrases from './ReadingPhrases.vue'
 
-const { call, begin, heard } = vi.hoisted(() => ({ call: vi.fn(), begin: vi.fn(), heard: { tell: (_: unknown) => undefined as void } }))
+const { call, begin, heard } = vi.hoisted(() => ({ call: vi.fn(), begin: vi.fn(), heard: { tell: vi.fn() as (event: unknown) => void } }))
 vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: (listener: (event: unknown) => void) => (heard.tell = listener) }))
 vi.mock('./begin-from-reading.ts', () => ({ beginFromReading: begin }))

@@ -34,5 +34,5 @@ export const huesJudge: Judge = ({ facet, text }, { palette }) => {
   const missing = said.filter(({ names }) => covers(names) < LEAST)
   const far = missing.filter(({ names }) => covers(names.flatMap((name) => FAMILY[name] ?? [])) < LEAST)
   if (far.length) return verdict('palette', false, `no ${far[0]!.word} covers ${Math.round(LEAST * 100)} % of it`)
-  return missing.length ? undefined : verdict('palette', true, `${said.map(({ word, names }) => `${word} covers ${Math.round(covers(names) * 100)} %`).join(', ')}`)
+  return missing.length ? undefined : verdict('palette', true, said.map(({ word, names }) => `${word} covers ${Math.round(covers(names) * 100)} %`).join(', '))
 }
