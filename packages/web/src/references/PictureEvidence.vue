@@ -1,68 +1,44 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Evidence } from './evidence.ts'
+import { isMap, paintMap } from './evidence-map.ts'
 
 /** A picture with what bears a fact out drawn over it: one thin line, and its name beside it. */
 const props = defineProps<{ picture: { sha256: string; width?: number; height?: number }; name: string; evidence: Evidence | undefined; hint?: string }>()
-const image = useTemplateRef<HTMLImageElement>('image')
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const loaded = ref(false)
 watch(() => props.picture.sha256, () => (loaded.value = false))
 
-const EDGE = 480
+/** The picture made small by the server, decoded beside the page, which is not to stand still for it. */
+let small: { sha256: string; bitmap: Promise<ImageBitmap> } | undefined
 const boxes = computed(() => (props.evidence?.kind === 'boxes' ? props.evidence.boxes : []))
 const percent = (share: number) => `${share * 100}%`
-const MAPS = new Set<Evidence['kind'] | undefined>(['colours', 'tones', 'cells', 'blocks'])
-const isMap = computed(() => MAPS.has(props.evidence?.kind))
+const map = computed(() => (isMap(props.evidence) ? props.evidence : undefined))
 
-/** Maps dim what does not count: a colour stands where its pixels are, a tone where it is dark or light, an edge where it is sharp. */
-function draw(): void {
-  const [shown, sheet, evidence] = [image.value, canvas.value, props.evidence]
-  if (!shown || !sheet || !evidence || !loaded.value) return
-  const scale = EDGE / Math.max(shown.naturalWidth, shown.naturalHeight)
-  const [width, height] = [Math.max(1, Math.round(shown.naturalWidth * scale)), Math.max(1, Math.round(shown.naturalHeight * scale))]
+async function draw(): Promise<void> {
+  const [sheet, evidence, { sha256 }] = [canvas.value, map.value, props.picture]
+  if (!sheet || !evidence || !loaded.value) return
+  if (small?.sha256 !== sha256) small = { sha256, bitmap: fetch(`/api/pictures/${sha256}/thumbnail`).then((response) => response.blob()).then(createImageBitmap) }
+  const bitmap = await small.bitmap
+  if (evidence !== map.value) return
+  const { width, height } = bitmap
   sheet.width = width
   sheet.height = height
   const context = sheet.getContext('2d', { willReadFrequently: true })
   if (!context) return
-  context.drawImage(shown, 0, 0, width, height)
+  context.drawImage(bitmap, 0, 0)
   const pixels = context.getImageData(0, 0, width, height)
-  const { data } = pixels
-  const wanted = evidence.kind === 'colours' ? evidence.hexes.map((hex) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))) : []
-  const side = evidence.kind === 'blocks' ? Math.round(Math.sqrt(evidence.tones.length)) : 1
-  const rows = evidence.kind === 'cells' ? Math.ceil(evidence.sharp.length / Math.max(1, evidence.columns)) : 1
-  for (let y = 0, at = 0; y < height; y++)
-    for (let x = 0; x < width; x++, at += 4) {
-      const [red, green, blue] = [data[at]!, data[at + 1]!, data[at + 2]!]
-      if (evidence.kind === 'colours') {
-        let [best, least] = [0, Infinity]
-        wanted.forEach(([r, g, b], i) => {
-          const off = (red - r!) ** 2 + (green - g!) ** 2 + (blue - b!) ** 2
-          if (off < least) [least, best] = [off, i]
-        })
-        const [r, g, b] = wanted[best] ?? [red, green, blue]
-        data.set([r!, g!, b!, 255], at)
-        continue
-      }
-      if (evidence.kind === 'blocks') {
-        const tone = (255 * (evidence.tones[Math.floor((y * side) / height) * side + Math.floor((x * side) / width)] ?? 0)) / 99
-        data.set([tone, tone, tone, 255], at)
-        continue
-      }
-      const light = 0.2126 * red + 0.7152 * green + 0.0722 * blue
-      const counts = evidence.kind === 'tones' ? ((evidence.tones !== 'light' && light < 76) || (evidence.tones !== 'dark' && light > 150)) : evidence.kind === 'cells' ? evidence.sharp[Math.min(rows - 1, Math.floor((y * rows) / height)) * evidence.columns + Math.min(evidence.columns - 1, Math.floor((x * evidence.columns) / width))] === true : true
-      if (!counts) data.set([(red + 3 * 241) / 4, (green + 3 * 244) / 4, (blue + 3 * 244) / 4, 255], at)
-    }
+  paintMap(pixels.data, width, height, evidence)
   context.putImageData(pixels, 0, 0)
 }
-watch([() => props.evidence, loaded], () => void nextTick(draw), { immediate: true })
+watch([() => props.evidence, loaded], () => void nextTick(draw).catch(() => undefined), { immediate: true })
 </script>
 
 <template>
   <div class="reference">
     <div class="frame">
-      <img ref="image" :src="`/api/pictures/${props.picture.sha256}/view`" :alt="name" :width="props.picture.width" :height="props.picture.height" @load="loaded = true" />
-      <canvas v-show="isMap" ref="canvas" aria-hidden="true"></canvas>
+      <img :src="`/api/pictures/${props.picture.sha256}/view`" :alt="name" :width="props.picture.width" :height="props.picture.height" @load="loaded = true" />
+      <canvas v-show="map" ref="canvas" aria-hidden="true"></canvas>
       <template v-if="evidence">
         <div v-for="({ box, name: said }, i) in boxes" :key="i" class="box" :style="{ left: percent(box[0]!), top: percent(box[1]!), width: percent(box[2]! - box[0]!), height: percent(box[3]! - box[1]!) }">
           <span v-if="said" :class="{ inside: box[1]! < 0.06 }">{{ said }}</span>

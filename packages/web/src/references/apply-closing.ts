@@ -7,7 +7,7 @@ export function closingWords(closing: Closing): string {
   if ('say' in closing) return `Say “${closing.say}”`
   if ('leaveOut' in closing) return `Leave out “${closing.leaveOut}”`
   if ('setting' in closing) return `Ask for ${closing.value}`
-  return `Give the engine the reference for its ${closing.follow}, at ${closing.strength}`
+  return `Follow the reference’s ${closing.follow}, strength ${closing.strength}`
 }
 
 /** Whether a draft has what a closing asks for. */

@@ -6,7 +6,7 @@ import { NotAPicture } from '../not-a-picture.ts'
 import type { Progress } from './look-at.ts'
 
 /** Named beside each reading, so that an older maker's is made anew. */
-export const READING_MAKER = 'sight-2'
+export const READING_MAKER = 'sight-3'
 
 /** What the thread says of the picture it was sent. */
 export type Said = { first: FirstFacts } | { facts: Facts } | { reading: PictureReading } | { wrong: string; isPicture: boolean }
