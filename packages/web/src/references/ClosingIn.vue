@@ -150,8 +150,8 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
 }
 .tries {
   display: flex;
-  gap: 8px;
-  overflow-x: auto;
+  flex-wrap: wrap;
+  gap: 4px;
 }
 .try {
   display: grid;
@@ -166,8 +166,8 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
   border-color: var(--accent);
 }
 .try img {
-  width: 84px;
-  height: 60px;
+  width: 70px;
+  height: 50px;
   object-fit: cover;
 }
 h3 {
