@@ -28,6 +28,7 @@ The core on text, as JSON, from a file or standard input (--jsonl: one JSON obje
   ./idolon check [FILE] [--jsonl]                what is wrong with a draft before it is tried
   ./idolon output [FILE] [--jsonl]               a draft as an engine is given it
   ./idolon compare [FILE] [--jsonl]              what two prompts have in common and where they part
+  ./idolon learn [FILE] [--jsonl]                the template that texts share, with what stands in its slots
 And on pictures:
   ./idolon look FILE ...                         what can be measured of each, a line of JSON a file
 `
@@ -42,6 +43,7 @@ const VERBS: Record<string, (args: string[]) => Promise<number>> = {
   output: async (args) => (await import('./verbs/output.ts')).output(args),
   check: async (args) => (await import('./verbs/check.ts')).check(args),
   compare: async (args) => (await import('./verbs/compare.ts')).compare(args),
+  learn: async (args) => (await import('./verbs/learn.ts')).learn(args),
   look: async (args) => (await import('./verbs/look.ts')).look(args),
   read: async (args) => (await import('./verbs/read.ts')).read(args),
   train: async (args) => (await import('./train.ts')).train(args),
