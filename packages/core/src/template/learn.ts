@@ -132,7 +132,7 @@ export function learnTemplate(texts: readonly string[], naming: Naming = () => u
     const values = ranges.map(({ start, end }, k) => texts[k]!.slice(start, end))
     // What looks like a slot in a text is kept as a value, or it would be filled.
     if (!slot && !escaped(values[0]!)) {
-      template += values[0]
+      template += values[0]!
       continue
     }
     const known = slots.find((one) => one.values.every((value, k) => value === values[k]))
