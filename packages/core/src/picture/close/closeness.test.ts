@@ -30,6 +30,14 @@ describe('how close a proof is to its reference', () => {
     expect(respect('lettering', reading({ lettering: { present: true, text: 'SALE', boxes: [] } }))).toMatchObject({ close: 0, closing: [{ leaveOut: 'lettering' }] })
   })
 
+  it('asks for nothing that the reference itself is not', () => {
+    const [dim, dimmer] = [{ hex: '#1c2a44', name: 'blue', share: 1 }, { hex: '#0a1224', name: 'black', share: 1 }] as const
+    const cool = reading({ key: 'low', temperature: 'cool', palette: [dim] })
+    // Darker than a dark reference: light tones would lead away from it.
+    expect(respect('key', reading({ palette: [dimmer] }), cool)).toMatchObject({ says: expect.stringContaining('darker') as unknown, closing: [] })
+    expect(respect('temperature', reading({ palette: [{ hex: '#1030c0', name: 'blue', share: 1 }] }), cool)).toMatchObject({ says: 'cooler than the reference', closing: [] })
+  })
+
   it('leaves out what the reference does not settle', () => {
     const unsettled = reading({ medium: null, horizon: null, figure: null, objects: [], lettering: { present: null, text: '', boxes: [] }, where: NOWHERE })
     expect(closenessOf(unsettled, reading()).by.map(({ respect: name }) => name).sort()).toEqual(['format', 'key', 'palette', 'saturation', 'temperature'])

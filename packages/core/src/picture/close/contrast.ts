@@ -1,6 +1,5 @@
 import { quantile } from '../planes.ts'
 import type { Respect } from './closeness.ts'
-import { phraseFor } from './colours.ts'
 
 /** So much wider or narrower a range of tones, of 100, is another contrast. */
 const APART = 45
@@ -15,6 +14,7 @@ export const contrastCloseness: Respect = (reference, proof) => {
   const off = rangeOf(proof.where.tones) - rangeOf(reference.where.tones)
   const close = 1 - Math.abs(off) / APART
   if (Math.abs(off) < SAME) return { close, says: 'as much contrast', closing: [] }
-  const own = phraseFor(reference, 'contrast')
-  return { close, says: `its tones reach ${Math.round(Math.abs(off))} of 100 ${off > 0 ? 'further' : 'less far'}`, closing: [{ facet: 'light', say: own?.text ?? (off > 0 ? 'low contrast' : 'strong contrast') }] }
+  const towards = off > 0 ? 'low' : 'high'
+  const against = reference.contrast === (off > 0 ? 'high' : 'low')
+  return { close, says: `its tones reach ${Math.round(Math.abs(off))} of 100 ${off > 0 ? 'further' : 'less far'}`, closing: against ? [] : [{ facet: 'light', say: towards === 'low' ? 'low contrast' : 'strong contrast' }] }
 }

@@ -12,6 +12,7 @@ export const keyCloseness: Respect = (reference, proof) => {
   const close = 1 - Math.abs(off) / APART
   if (Math.abs(off) < SAME) return { close, says: 'as light as the reference', closing: [] }
   const towards = off > 0 ? 'low-key light' : 'high-key light'
+  const against = reference.key === (off > 0 ? 'high' : 'low')
   const settled = reference.key === (off > 0 ? 'low' : 'high')
-  return { close, says: `${off > 0 ? 'lighter' : 'darker'} by ${Math.round(Math.abs(off) * 100)} of 100`, closing: [{ facet: 'light', say: settled ? towards : off > 0 ? 'darker tones' : 'bright soft light' }] }
+  return { close, says: `${off > 0 ? 'lighter' : 'darker'} by ${Math.round(Math.abs(off) * 100)} of 100`, closing: against ? [] : [{ facet: 'light', say: settled ? towards : off > 0 ? 'darker tones' : 'bright soft light' }] }
 }

@@ -14,5 +14,6 @@ export const saturationCloseness: Respect = (reference, proof) => {
   const off = meanChroma(proof.palette) - meanChroma(reference.palette)
   const close = 1 - Math.abs(off) / APART
   if (Math.abs(off) < SAME) return { close, says: 'as strongly coloured', closing: [] }
-  return { close, says: `${off > 0 ? 'more' : 'less'} strongly coloured, by ${Math.abs(off).toFixed(2)} of chroma in OKLab`, closing: [{ facet: 'colour', say: reference.mono && off > 0 ? 'monochrome' : off > 0 ? 'muted colours' : 'vivid colours' }] }
+  const against = reference.saturation === (off > 0 ? 'vivid' : 'muted')
+  return { close, says: `${off > 0 ? 'more' : 'less'} strongly coloured, by ${Math.abs(off).toFixed(2)} of chroma in OKLab`, closing: against ? [] : [{ facet: 'colour', say: reference.mono && off > 0 ? 'monochrome' : off > 0 ? 'muted colours' : 'vivid colours' }] }
 }

@@ -11,5 +11,8 @@ export const temperatureCloseness: Respect = (reference, proof) => {
   const off = its.warm - own.warm
   const close = 1 - Math.abs(off) / APART
   if (Math.abs(off) < SAME) return { close, says: 'as warm as the reference', closing: [] }
-  return { close, says: off > 0 ? 'warmer than the reference' : 'cooler than the reference', closing: [{ facet: 'colour', say: off > 0 ? 'cool colours' : 'warm colours' }] }
+  const towards = off > 0 ? 'cool' : 'warm'
+  // A cool reference is not come closer to by words that ask for warmth, though the proof is cooler still.
+  const against = reference.temperature === (off > 0 ? 'warm' : 'cool')
+  return { close, says: off > 0 ? 'warmer than the reference' : 'cooler than the reference', closing: against ? [] : [{ facet: 'colour', say: `${towards} colours` }] }
 }
