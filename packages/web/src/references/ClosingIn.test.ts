@@ -74,6 +74,15 @@ describe('closing in', () => {
     expect((await shown()).text()).not.toContain('was closer')
   })
 
+  it('shows the tries of one prompt at a time, the newest first', async () => {
+    tries = [aTry(1, 0.7, 0.5), aTry(1, 0.3, 0.2, { proofId: 'other', promptId: 'y', promptTitle: 'Another quay' })]
+    const wrapper = await shown()
+    expect(wrapper.findAll('.try')).toHaveLength(1)
+    expect(wrapper.get('.try').text()).toContain('30 %')
+    await wrapper.get('select').setValue('x')
+    expect(wrapper.get('.try').text()).toContain('70 %')
+  })
+
   it('shows a respect in both pictures', async () => {
     const wrapper = await shown()
     await button(wrapper, 'palette').trigger('click')

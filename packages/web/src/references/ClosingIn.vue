@@ -25,7 +25,12 @@ onChange((event) => {
 
 const NAMES: Record<RespectName, string> = { medium: 'medium', palette: 'palette', key: 'key', contrast: 'contrast', temperature: 'temperature', saturation: 'saturation', light: 'light', framing: 'framing', things: 'things', focus: 'depth of field', horizon: 'horizon', lettering: 'lettering', format: 'format', layout: 'the whole' }
 const percent = (share: number) => Math.round(share * 100)
-const one = computed(() => tries.value.find(({ proofId }) => proofId === chosen.value) ?? tries.value.at(-1))
+/** One prompt's tries at a time; that of the newest at first. */
+const promptId = ref<string>()
+const prompts = computed(() => [...new Map(tries.value.map((item) => [item.promptId, item.promptTitle]))].reverse())
+const shownPrompt = computed(() => prompts.value.find(([id]) => id === promptId.value)?.[0] ?? tries.value.at(-1)?.promptId)
+const own = computed(() => tries.value.filter((item) => item.promptId === shownPrompt.value))
+const one = computed(() => own.value.find(({ proofId }) => proofId === chosen.value) ?? own.value.at(-1))
 /** The try before it, of the same prompt: what the change did. */
 const before = computed(() => {
   const at = tries.value.findIndex(({ proofId }) => proofId === one.value?.proofId)
@@ -100,8 +105,12 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
 <template>
   <section v-if="tries.length" aria-labelledby="closing-title" class="closing">
     <h2 id="closing-title">Closing in</h2>
+    <label v-if="prompts.length > 1" class="labelled">
+      <span>Tries of</span>
+      <select class="field" :value="shownPrompt" @change="promptId = ($event.target as HTMLSelectElement).value"><option v-for="[id, title] in prompts" :key="id" :value="id">{{ title || 'without a title' }}</option></select>
+    </label>
     <ul class="tries" aria-label="Tries that borrow from it, oldest first">
-      <li v-for="item in tries" :key="item.proofId">
+      <li v-for="item in own" :key="item.proofId">
         <button class="try" :aria-pressed="item.proofId === one?.proofId" :title="`${item.promptTitle}, version ${item.version}, ${item.engine}`" @click="chosen = item.proofId">
           <img :src="`/api/pictures/${item.sha256}/small`" :alt="`${item.promptTitle}, version ${item.version}`" loading="lazy" />
           <span>{{ item.closeness?.whole != null ? `${percent(item.closeness.whole)} %` : item.stage === 'failed' ? 'not read' : '…' }}</span>
