@@ -1,5 +1,6 @@
 import type { addReference, Agreement, AnswerOf, BodyOf, changeReference, CloseTry, Reference, ReferenceWhole } from '@idolon/contract'
 import { adviceOf, agreementOf, type CaptionRead, closenessOf, pastOf, type PastTry, type PictureReading, within } from '@idolon/core/look'
+import type { Closing, VersionBody } from '@idolon/core'
 import type { Knex } from 'knex'
 import type { Actor } from '../actor.ts'
 import { intoBin } from '../bin/deleted-rows.ts'
@@ -25,6 +26,12 @@ export const READINGS_CHANNEL = 'idolon_readings'
 async function askForReading(trx: Knex.Transaction, picture: string): Promise<void> {
   await trx('picture_readings').insert({ picture, maker: READING_MAKER, stage: 'asked' }).onConflict('picture').ignore()
   await trx.raw('select pg_notify(?, ?)', [READINGS_CHANNEL, picture])
+}
+
+/** Whether a closing would put the picture's subject into a prompt whose writer has one of their own: no word of its subject was borrowed. */
+function isOwn({ marks }: VersionBody, closing: Closing): boolean {
+  if (!('facet' in closing) || closing.facet !== 'subject') return false
+  return !marks.some((mark) => mark.kind === 'from' && mark.source.type === 'reference' && marks.some((other) => other.kind === 'facet' && other.facet === 'subject' && other.from < mark.to && other.to > mark.from))
 }
 
 /** Pictures that a project learns from or steers by. */
@@ -61,7 +68,7 @@ export class References {
         const profile = closeness && (await this.engines.find(engine.id, engine.revision))
         return {
           proofId, promptId, promptTitle, version, engine: `${engine.name} ${engine.revision}`, sha256, askedAt: asked_at.toISOString(), stage: stage ?? 'asked', closeness,
-          advice: closeness && profile && past ? adviceOf(closeness, profile, past, (closing) => within(body, closing)) : [],
+          advice: closeness && profile && past ? adviceOf(closeness, profile, past, (closing) => within(body, closing) || isOwn(body, closing)) : [],
         }
       }),
     )
