@@ -1,6 +1,6 @@
 import { type EngineProfile, SHIPPED_ENGINES } from '@idolon/core'
 import { type Advice } from '@idolon/core'
-import { adviceOf, closenessOf, pastOf, type PastTry, type PictureReading, within } from '@idolon/core/look'
+import { adviceOf, closenessOf, hasClosing, pastOf, type PastTry, type PictureReading } from '@idolon/core/look'
 import { createStandin, type PictureRequest } from '@idolon/standins'
 import { seededRandom } from '@idolon/core'
 import { once } from 'node:events'
@@ -93,7 +93,7 @@ export const closingIn: Bench = async () => {
     note(1)
     for (let n = 1; n < TRIES; n++) {
       const closeness = closenessOf(own, now.reading)
-      const [next] = adviceOf(closeness, profile, pastOf(past), (closing) => before.some((one) => within(one, closing) || ('setting' in closing && one.aspectRatio === closing.value)))
+      const [next] = adviceOf(closeness, profile, pastOf(past), (closing) => before.some((one) => hasClosing({ ...one, settings: { aspectRatio: one.aspectRatio } }, closing)))
       if (!next) break
       const was = closeness.by.find(({ respect }) => respect === next.respect)!.close
       words = changed(words, next)

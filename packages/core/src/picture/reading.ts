@@ -36,6 +36,8 @@ function sideOf(figure: Box | null): Facts['side'] {
   return middle > 0.4 && middle < 0.6 ? 'centre' : null
 }
 
+const largest = (things: readonly Thing[]): Box | null => [...things].sort((x, y) => areaOf(y.box) - areaOf(x.box))[0]?.box ?? null
+
 /** Measures and what the networks saw, held against each other; `aspect` is width by height. */
 export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: number): PictureReading {
   const kind = mediumOf(seen.style, table)
@@ -45,8 +47,8 @@ export function readingOf(facts: Facts, seen: Seen, table: MediumTable, aspect: 
   const who = peopleOf(things.filter(({ name }) => name === 'person'), seen.poses)
   // What was taken for a person and is none is no thing either.
   const objects = [...who.all.map(({ box, score }): Thing => ({ name: 'person', broader: 'person', score: Math.round(score * 100) / 100, box })), ...things.filter(({ name }) => name !== 'person')].sort((x, y) => y.score - x.score)
-  const figure = objects.filter(({ score }) => score >= DRAWS_THE_EYE).sort((x, y) => areaOf(y.box) - areaOf(x.box))[0]?.box ?? null
-  const stands = objects.filter(({ name, score }) => score >= (name === 'person' ? DRAWS_THE_EYE : STANDS)).sort((x, y) => areaOf(y.box) - areaOf(x.box))[0]?.box ?? null
+  const figure = largest(objects.filter(({ score }) => score >= DRAWS_THE_EYE))
+  const stands = largest(objects.filter(({ name, score }) => score >= (name === 'person' ? DRAWS_THE_EYE : STANDS)))
   const lettering = letteringOf(seen.words)
   const nobody = who.all.length === 0 && !who.unsure
   const reading = {

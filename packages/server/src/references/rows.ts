@@ -88,8 +88,8 @@ export async function triesOf(db: Database, referenceIds: readonly string[], mos
   return rows
 }
 
-/** What is read of a picture; undefined while it is not. */
-export async function readingOfPicture(db: Database, picture: string): Promise<ReferenceWhole['reading']> {
-  const row = await db('picture_readings').where({ picture, maker: READING_MAKER, stage: 'read' }).first<{ reading: ReferenceWhole['reading'] } | undefined>('reading')
-  return row?.reading ?? null
+/** What is read of pictures, by their SHA-256; those that are not read are missing. */
+export async function readingsOf(db: Database, pictures: readonly string[]): Promise<Map<string, NonNullable<ReferenceWhole['reading']>>> {
+  const rows = await db('picture_readings').whereIn('picture', pictures).where({ maker: READING_MAKER, stage: 'read' }).select<{ picture: string; reading: NonNullable<ReferenceWhole['reading']> }[]>('picture', 'reading')
+  return new Map(rows.map(({ picture, reading }) => [picture, reading]))
 }

@@ -1,5 +1,5 @@
 import type { addReference, Agreement, AnswerOf, BodyOf, changeReference, CloseTry, Reference, ReferenceWhole } from '@idolon/contract'
-import { adviceOf, agreementOf, type CaptionRead, closenessOf, pastOf, type PastTry, type PictureReading, within } from '@idolon/core/look'
+import { adviceOf, agreementOf, type CaptionRead, closenessOf, hasClosing, pastOf, type PastTry, type PictureReading } from '@idolon/core/look'
 import type { Closing, VersionBody } from '@idolon/core'
 import type { Knex } from 'knex'
 import type { Actor } from '../actor.ts'
@@ -12,7 +12,7 @@ import { metadataOf } from '../pictures/metadata.ts'
 import { READING_MAKER } from '../pictures/sight/reader.ts'
 import { pictureOf } from '../proofs/references.ts'
 import { captionsOf, claimsIn } from './captions.ts'
-import { knownReference, listReferences, readingOfPicture, readReference, triesOf } from './rows.ts'
+import { knownReference, listReferences, readingsOf, readReference, triesOf } from './rows.ts'
 
 /** Of what a file says of itself, so much is kept with the reference. */
 const MOST_FIELDS = 60
@@ -68,7 +68,7 @@ export class References {
         const profile = closeness && (await this.engines.find(engine.id, engine.revision))
         return {
           proofId, promptId, promptTitle, version, engine: `${engine.name} ${engine.revision}`, sha256, askedAt: asked_at.toISOString(), stage: stage ?? 'asked', closeness,
-          advice: closeness && profile && past ? adviceOf(closeness, profile, past, (closing) => within(body, closing) || isOwn(body, closing)) : [],
+          advice: closeness && profile && past ? adviceOf(closeness, profile, past, (closing) => hasClosing(body, closing) || isOwn(body, closing)) : [],
         }
       }),
     )
@@ -77,14 +77,13 @@ export class References {
   /** What the project's tries towards its references say of each change. */
   async #past(projectId: string): Promise<ReturnType<typeof pastOf>> {
     const all = await this.list(projectId)
-    const ids = all.map(({ id }) => id)
-    const [rows, references] = await Promise.all([triesOf(this.db, ids, MOST_PAST), Promise.all(all.map(async ({ id, picture }) => [id, await readingOfPicture(this.db, picture.sha256)] as const))])
-    const readings = new Map(references)
+    const pictures = new Map(all.map(({ id, picture }) => [id, picture.sha256]))
+    const [rows, readings] = await Promise.all([triesOf(this.db, [...pictures.keys()], MOST_PAST), readingsOf(this.db, [...pictures.values()])])
     return pastOf(
       rows.flatMap(({ body, reading, promptId, engine, version }): PastTry[] => {
         const towards = new Set(body.marks.flatMap((mark) => (mark.kind === 'from' && mark.source.type === 'reference' ? [mark.source.id] : [])))
         return [...towards].flatMap((reference): PastTry[] => {
-          const own = readings.get(reference)
+          const own = readings.get(pictures.get(reference) ?? '')
           return own && reading ? [{ ...body, promptId, engine: `${engine.id} ${engine.revision}`, version, reference, by: closenessOf(own, reading).by }] : []
         })
       }),
@@ -102,7 +101,7 @@ export class References {
 
   /** What is read of a picture that the project has, reference or proof. */
   async readingOf(picture: string): Promise<PictureReading> {
-    const reading = await readingOfPicture(this.db, picture)
+    const reading = (await readingsOf(this.db, [picture])).get(picture)
     if (!reading) throw notFound('reading of this picture')
     return reading
   }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { type CloseTry, closeTries, readPrompt, readReading, type Reference } from '@idolon/contract'
-import type { Closing, Draft, PictureReading, RespectName } from '@idolon/core'
+import { type Closing, type Draft, hasClosing, type PictureReading, type RespectName } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
-import { applyClosing, closingWords, draftHas, goBackTo } from './apply-closing.ts'
+import { applyClosing, closingWords, goBackTo } from './apply-closing.ts'
 import { evidenceOf } from './evidence.ts'
 import PictureEvidence from './PictureEvidence.vue'
 
@@ -54,7 +54,7 @@ watch(() => one.value?.promptId, (promptId) => promptId && void readDraft(prompt
 const FURTHER = 0.015
 const MOST_ADVICE = 5
 const advice = computed(() => one.value?.advice.slice(0, MOST_ADVICE) ?? [])
-const isDone = (closing: Closing) => (draft.value ? draftHas(draft.value, closing) : false)
+const isDone = (closing: Closing) => (draft.value ? hasClosing(draft.value, closing) : false)
 const pastWords = ({ tried, closer }: CloseTry['advice'][number]['past']) => (tried === 0 ? 'not tried here yet' : `came closer in ${closer} of ${tried} ${tried === 1 ? 'try' : 'tries'} here`)
 const apply = (closing: Closing) =>
   task(async () => {

@@ -10,14 +10,6 @@ export function closingWords(closing: Closing): string {
   return `Follow the reference’s ${closing.follow}, strength ${closing.strength}`
 }
 
-/** Whether a draft has what a closing asks for. */
-export function draftHas({ text, leaveOut, settings, references }: Draft, closing: Closing): boolean {
-  if ('say' in closing) return text.toLowerCase().includes(closing.say.toLowerCase())
-  if ('leaveOut' in closing) return leaveOut.some((entry) => entry.toLowerCase() === closing.leaveOut.toLowerCase())
-  if ('setting' in closing) return settings[closing.setting] === closing.value
-  return references.some(({ role }) => role === closing.follow)
-}
-
 function editFor({ text, leaveOut, references }: Draft, closing: Closing, reference: Reference): Edit {
   if ('leaveOut' in closing) return { leaveOut: { at: leaveOut.length, remove: 0, insert: [closing.leaveOut] } }
   if ('setting' in closing) return { settings: { [closing.setting]: closing.value } }

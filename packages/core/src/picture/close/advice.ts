@@ -1,7 +1,7 @@
 import type { EngineProfile } from '../../engine/profile.ts'
 import type { Advice, Closeness, Closing, RespectName } from '../shape.ts'
 import { WEIGHTS } from './closeness.ts'
-import { nearestRatio } from './format.ts'
+import { nearestRatio, ratioOf } from './format.ts'
 import { type ClosingKind, kindOf, type Past } from './past.ts'
 
 /** What is as close as this is left alone. */
@@ -21,8 +21,7 @@ function takenBy(closing: Closing, profile: Pick<EngineProfile, 'leaveOut' | 're
   if ('leaveOut' in closing) return profile.leaveOut ? closing : undefined
   if ('follow' in closing) return profile.references?.includes(closing.follow) ? closing : undefined
   if ('setting' in closing) {
-    const [width = 1, height = 1] = closing.value.split(':').map(Number)
-    const value = closing.setting === 'aspectRatio' ? nearestRatio(width / height, profile.sizes.map(({ aspectRatio }) => aspectRatio)) : closing.value
+    const value = closing.setting === 'aspectRatio' ? nearestRatio(ratioOf(closing.value), profile.sizes.map(({ aspectRatio }) => aspectRatio)) : closing.value
     return value === undefined ? undefined : { ...closing, value }
   }
   return respect === 'lettering' && profile.lettering === 0 ? undefined : closing

@@ -4,7 +4,8 @@ import type { Respect } from './closeness.ts'
 const APART = Math.log(2.2)
 const SAME = Math.log(1.06)
 const RATIOS = ['1:1', '5:4', '4:3', '3:2', '16:10', '16:9', '2:1', '4:5', '3:4', '2:3', '10:16', '9:16', '1:2'] as const
-const ratioOf = (name: string) => {
+/** Width by height of a ratio as engines name it, “3:2”. */
+export const ratioOf = (name: string) => {
   const [width = 1, height = 1] = name.split(':').map(Number)
   return width / height
 }

@@ -1,4 +1,5 @@
 import type { ReferenceRole } from '../../draft/draft.ts'
+import { hasClosing } from './closing.ts'
 import type { Closeness, Closing, RespectName } from '../shape.ts'
 
 /** A try as far as it shows what a change did. */
@@ -7,7 +8,7 @@ export interface PastTry {
   engine: string
   version: number
   text: string
-  leaveOut: readonly string[]
+  leaveOut: string[]
   /** The pictures the engine was given, by role. */
   references: readonly { role: ReferenceRole }[]
   reference: string
@@ -19,13 +20,6 @@ export interface Past {
   closer: number
 }
 const MOVED = 0.03
-
-/** Whether a version has what a closing says; a setting belongs to a run, not to a version. */
-export const within = ({ text, leaveOut, references }: Pick<PastTry, 'text' | 'leaveOut' | 'references'>, closing: Closing): boolean => {
-  if ('say' in closing) return text.toLowerCase().includes(closing.say.toLowerCase())
-  if ('leaveOut' in closing) return leaveOut.some((entry) => entry.toLowerCase() === closing.leaveOut.toLowerCase())
-  return 'follow' in closing && references.some(({ role }) => role === closing.follow)
-}
 
 /** A change is of a kind: words for one palette tell of words for another. */
 export type ClosingKind = 'say' | 'leaveOut' | 'setting' | 'follow'
@@ -52,7 +46,7 @@ export function pastOf(tries: readonly PastTry[]): (respect: RespectName, closin
       const before = versions[i - 1]
       if (!before) continue
       for (const { respect, closing } of before[0]!.by) {
-        const brought = new Set(closing.filter((one) => !within(before[0]!, one) && within(after[0]!, one)).map(kindOf))
+        const brought = new Set(closing.filter((one) => !hasClosing(before[0]!, one) && hasClosing(after[0]!, one)).map(kindOf))
         const [was, is] = [close(before, respect), close(after, respect)]
         if (was === undefined || is === undefined) continue
         for (const kind of brought) {
