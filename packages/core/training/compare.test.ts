@@ -23,6 +23,16 @@ const pairs = ['first', 'second'].flatMap((name) =>
     }),
 )
 
+/** Pairs that are one prompt in other words, or nearly that and yet another prompt. */
+const oneOrTwo = readFileSync(new URL('../compare-cases/same-or-not.txt', import.meta.url), 'utf8')
+  .replace(/^#.*\n/gm, '')
+  .trim()
+  .split(/\n\n+/)
+  .map((block) => {
+    const [, half = '', a = '', b = '', kind = ''] = /^half: (\w)\n([\s\S]*?)\n=\n([\s\S]*?)\n-> (same|other)$/.exec(block) ?? []
+    return { half, a, b, same: kind === 'same' }
+  })
+
 describe('comparing two prompts', () => {
   it('takes order, lists or sentences and other words for the same as no difference', () => {
     expect(changes('a red fox in the snow, dusk, gouache', 'Gouache. At dusk a red fox in the snow.')).toEqual([])
@@ -34,8 +44,11 @@ describe('comparing two prompts', () => {
     expect(changes('an owl on a post, linocut', 'an owl on a post, low angle, linocut')).toEqual(['added framing:  > low angle'])
   })
 
-  it('is near where the picture is the same but for a trait, and far where the subject is another', () => {
-    expect(compare('three sheep on a cliff, overcast, charcoal', 'five sheep on a cliff, overcast, charcoal').near).toBe(true)
+  it('is near where one prompt is said otherwise, and far where subject, number, place or medium is another', () => {
+    const sheep = 'three sheep on a cliff, overcast, charcoal'
+    expect(compare(sheep, 'charcoal, overcast: a cliff with three sheep on it, melancholy').near).toBe(true)
+    for (const other of ['five sheep on a cliff, overcast, charcoal', 'three goats on a cliff, overcast, charcoal', 'three sheep in a barn, overcast, charcoal', 'three sheep on a cliff, overcast, photograph']) expect(compare(sheep, other).near, other).toBe(false)
+    expect(compare('a window sill with a sail boat', 'a windowsill with a sailboat').differences).toEqual([])
     expect(compare('a tulip, watercolour', 'a lighthouse, watercolour').near).toBe(false)
     expect(compare('', '')).toEqual({ near: true, score: 1, differences: [] })
   })
@@ -45,7 +58,7 @@ describe('comparing two prompts', () => {
     for (const pair of pairs) {
       const result = compare(pair.a, pair.b)
       if (result.near === pair.near) near++
-      if (!pair.near) continue
+      if (!pair.differences.length && !pair.near) continue
       const rest = result.differences.map(({ change, facet }) => `${change} ${facet ?? ''}`)
       said += rest.length
       wanted += pair.differences.length
@@ -60,5 +73,13 @@ describe('comparing two prompts', () => {
     expect(near / pairs.length).toBeGreaterThan(0.97)
     expect(found / wanted).toBeGreaterThan(0.84)
     expect(found / said).toBeGreaterThan(0.8)
+  })
+
+  it.each(['a', 'b'])('tells one prompt in other words from two prompts that are alike, half %s', (half) => {
+    const own = oneOrTwo.filter((pair) => pair.half === half)
+    const said = own.filter(({ a, b }) => compare(a, b).near)
+    const right = said.filter(({ same }) => same).length
+    expect(own.length).toBeGreaterThan(35)
+    expect((2 * right) / (said.length + own.filter(({ same }) => same).length)).toBeGreaterThan(0.9)
   })
 })

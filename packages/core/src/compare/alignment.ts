@@ -68,12 +68,27 @@ function markClose(a: readonly SaidWord[], b: readonly SaidWord[], facets: Sides
   }
 }
 
+/** Two words of one text that the other writes as one, “window sill” and “windowsill”, become one. */
+function joinSplit(own: readonly SaidWord[], other: readonly SaidWord[]): SaidWord[] {
+  const bare = new Set(other.map(({ word }) => word.replaceAll('-', '')))
+  const words = other.map(({ word }) => word)
+  const joined: SaidWord[] = []
+  for (const one of own) {
+    const before = joined.at(-1)
+    const together = before && before.phrase === one.phrase ? `${before.word}${one.word}` : ''
+    if (together && bare.has(together) && !bare.has(one.word)) joined[joined.length - 1] = { ...before!, word: words.find((word) => word.replaceAll('-', '') === together)! }
+    else joined.push(one)
+  }
+  return joined
+}
+
 /**
  * Which phrases of two texts go together. Words are matched first, wherever they stand, so that neither the order nor where
  * a reading cut the phrases matters; phrases that share words, and phrases of one facet that share none with any, are pairs.
  */
 export function alignPhrases(phrasesA: readonly Phrase[], phrasesB: readonly Phrase[], sameness: Sameness = sameForms): Aligned {
-  const [a, b] = [saidIn(phrasesA, sameness), saidIn(phrasesB, sameness)]
+  const [saidA, saidB] = [saidIn(phrasesA, sameness), saidIn(phrasesB, sameness)]
+  const [a, b] = [joinSplit(saidA, saidB), joinSplit(saidB, saidA)]
   const facets = { a: phrasesA, b: phrasesB }
   matchWords(a, b, facets, (x, y) => x === y)
   matchWords(a, b, facets, (x, y) => sameness.same(x, y))

@@ -3,12 +3,13 @@ import { headOf } from '../english/noun.ts'
 import type { Facet } from '../facet.ts'
 import type { Phrase, Reading } from '../read/reading.ts'
 import { alignPhrases, type SaidWord } from './alignment.ts'
+import { areApart } from './apart/index.ts'
 import { bareText } from './plain-words.ts'
 import type { Sameness } from './sameness.ts'
 
 /** What two prompts have in common, and where they part. */
 export interface Comparison {
-  /** Whether they ask for nearly the same picture. */
+  /** Whether they are one prompt in other words or another order: much the same is said, and of the same subject, number, place and medium. */
   near: boolean
   /** How much of what they say is the same, from 0 to 1. */
   score: number
@@ -25,8 +26,11 @@ const WEIGHT: Readonly<Record<Facet, number>> = { subject: 4, action: 2, setting
 const HEAD = 3
 /** What a kind of a thing, or what a thing is a kind of, counts of the thing itself. */
 const CLOSE = 0.6
-const NEAR = 0.65
-const NEAR_SUBJECT = 0.5
+const NEAR = 0.6
+const NEAR_SUBJECT = 0.3
+
+/** Of two readings of what stands in one place the surer one says what it is. */
+const surerFacet = (x: Phrase, y: Phrase): Facet => (x.facet === y.facet || x.confidence >= y.confidence ? x.facet : y.facet)
 
 /** What each word counts; the words of a phrase count together what its facet does. */
 function weightsOf(phrases: readonly Phrase[], words: readonly SaidWord[]): number[] {
@@ -57,16 +61,20 @@ export function compareReadings(a: Said, b: Said, sameness: Sameness): Compariso
   const aligned = alignPhrases(a.phrases, b.phrases, sameness)
   const sides = [[aligned.words.a, weightsOf(a.phrases, aligned.words.a)] as const, [aligned.words.b, weightsOf(b.phrases, aligned.words.b)] as const]
   const phrases = [a.phrases, b.phrases]
+  const agreed = (own: readonly Phrase[], side: 0 | 1) =>
+    own.map((phrase, i) => {
+      const pair = aligned.changed.find((one) => one[side] === i)
+      return pair ? { ...phrase, facet: surerFacet(a.phrases[pair[0]]!, b.phrases[pair[1]]!) } : phrase
+    })
   const score = shared(sides, () => true)
   const subject = shared(sides, ({ phrase }, side) => phrases[side]![phrase]!.facet === 'subject')
   return {
-    near: score >= NEAR && subject >= NEAR_SUBJECT,
+    near: score >= NEAR && subject >= NEAR_SUBJECT && !areApart({ phrases: agreed(a.phrases, 0), words: aligned.words.a }, { phrases: agreed(b.phrases, 1), words: aligned.words.b }),
     score: Math.round(score * 1000) / 1000,
     differences: [
       ...aligned.changed.map(([i, j]) => {
         const [x, y] = [a.phrases[i]!, b.phrases[j]!]
-        // Of two readings of the same place the surer one says what it is.
-        return { place: x.start, change: 'changed' as const, facet: x.facet === y.facet || x.confidence >= y.confidence ? x.facet : y.facet, a: x.text, b: y.text }
+        return { place: x.start, change: 'changed' as const, facet: surerFacet(x, y), a: x.text, b: y.text }
       }),
       ...aligned.removed.map((i) => ({ place: a.phrases[i]!.start, change: 'removed' as const, facet: a.phrases[i]!.facet, a: a.phrases[i]!.text })),
       ...aligned.added.map((j) => ({ place: b.phrases[j]!.start, change: 'added' as const, facet: b.phrases[j]!.facet, b: b.phrases[j]!.text })),

@@ -10,7 +10,7 @@ export interface Sameness {
   /** The words of a text as they are compared; a turn of several words that has a meaning of its own is one. */
   termsOf(text: string, words: readonly PlainWord[]): string[]
   same(x: string, y: string): boolean
-  /** Whether one is a kind of the other. */
+  /** Whether one is a kind of the other, or both are made of one root. */
   close?(x: string, y: string): boolean
 }
 
@@ -53,6 +53,18 @@ export const sameForms: Sameness = {
 const DIGITS = new Map('one two three four five six seven eight nine ten eleven twelve'.split(' ').map((word, i) => [word, String(i + 1)]))
 const number = (word: string) => DIGITS.get(word) ?? word
 
+/** Letters that words of one root begin with alike at least: “violinist” and “violin”. */
+const ROOT = 5
+/** Letters of a word that another, made with it, ends in: “blacksmith” and “smith”. */
+const PART = 4
+function ofOneRoot(x: string, y: string): boolean {
+  const [long, short] = x.length >= y.length ? [x, y] : [y, x]
+  if (short.length >= PART && (long.endsWith(short) || (long.startsWith(short) && long.length - short.length <= 4))) return true
+  let alike = 0
+  while (alike < short.length && long[alike] === short[alike]) alike++
+  return alike >= ROOT && alike >= long.length * 0.6
+}
+
 /** Steps in the tree of kinds between two words that are close: a hound and a dog, a gentleman and a man. */
 const CLOSE = 2
 
@@ -61,7 +73,7 @@ export class Synonyms implements Sameness {
   readonly #sets = new Map<string, number[]>()
   readonly #turns: TermFinder<string>
 
-  /** `same` are the sets of packages/core/tables/same.json: words of one meaning, with commas between. Without `kin`, no words are close. */
+  /** `same` are the sets of packages/core/tables/same.json: words of one meaning, with commas between. Without `kin`, only words of one root are close. */
   constructor(
     same: readonly string[],
     private readonly kin?: Kin,
@@ -103,6 +115,7 @@ export class Synonyms implements Sameness {
   }
 
   close(x: string, y: string): boolean {
+    if (ofOneRoot(x, y)) return true
     if (!this.kin) return false
     const steps = Math.max(this.kin.below(x, y), this.kin.below(y, x))
     return steps >= 0 && steps <= CLOSE

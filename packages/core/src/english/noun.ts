@@ -27,8 +27,13 @@ function core(said: string): string[] {
   return end < 0 ? list : list.slice(0, end)
 }
 
-/** A lower-case word without the ending of a regular plural; any word may be given, and most that are no plurals stay as they are. */
+const IRREGULAR: Readonly<Record<string, string>> = { people: 'person', children: 'child', feet: 'foot', teeth: 'tooth', geese: 'goose', mice: 'mouse', oxen: 'ox', leaves: 'leaf', wolves: 'wolf', knives: 'knife', loaves: 'loaf', shelves: 'shelf', scarves: 'scarf', halves: 'half', calves: 'calf', hooves: 'hoof', wives: 'wife', lives: 'life' }
+
+/** A lower-case word in the singular, by its ending or where it is one of the irregular ones; any word may be given, and most that are no plurals stay as they are. */
 export function singularOf(word: string): string {
+  const own = IRREGULAR[word]
+  if (own) return own
+  if (/(?:^|\p{L})(?:wo)?men$/u.test(word) && !/^(?:omen|semen|specimen|regimen|abdomen|acumen|stamen|bitumen|lumen|hymen|ramen|yemen|amen)$/.test(word)) return word.replace(/men$/, 'man')
   if (word.endsWith('ies')) return `${word.slice(0, -3)}y`
   if (/(?:ch|sh|x|ss)es$/.test(word)) return word.slice(0, -2)
   return word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word
