@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { Facet } from '../facet.ts'
 import { learnTemplate } from './learn.ts'
 import { filledExactly, readTemplate } from './template.ts'
 
@@ -31,7 +32,9 @@ describe('a template learned from texts', () => {
   })
 
   it('names slots by what they say, each once', () => {
-    const { template } = learnTemplate(['a fox, at dawn, gouache', 'a heron, at night, linocut'], (text, start, end) => ({ fox: 'subject', dawn: 'moment', gouache: 'medium' })[text.slice(start, end)] as 'subject' | undefined)
+    const facets: Record<string, Facet> = { fox: 'subject', heron: 'subject', dawn: 'moment', night: 'moment', gouache: 'medium', linocut: 'medium' }
+    const reads = (text: string) => [...text.matchAll(/\p{L}+/gu)].flatMap(({ 0: word, index }) => (facets[word] ? [{ start: index, end: index + word.length, text: word, facet: facets[word], confidence: 1 }] : []))
+    const { template } = learnTemplate(['a fox, at dawn, gouache', 'a heron, at night, linocut'], reads)
     expect(template).toBe('a {{ subject }}, at {{ moment }}, {{ medium }}')
   })
 

@@ -1,4 +1,5 @@
 import type { Facet } from '../facet.ts'
+import type { Phrase } from '../read/reading.ts'
 import { commonRuns } from './common-runs.ts'
 import { type Token, tokensOf } from './tokens.ts'
 
@@ -12,8 +13,8 @@ export interface Learned {
   template: string
   slots: LearnedSlot[]
 }
-/** What a stretch of a text says, for the names of slots. */
-export type Naming = (text: string, start: number, end: number) => Facet | undefined
+/** What a text says, in order: for telling where one thing ends and the next begins, and for the names of slots. */
+export type Reads = (text: string) => readonly Phrase[]
 
 /** A stretch of each text: alike in all, or a slot. */
 interface Piece {
@@ -33,7 +34,7 @@ function piecesOf(texts: readonly string[], tokens: readonly (readonly Token[])[
   const add = (ranges: Piece['ranges'], slot: boolean) => {
     if (ranges.some(({ start, end }) => end > start)) pieces.push({ ranges, slot })
   }
-  for (const { at, follows } of commonRuns(within, true)) {
+  for (const { at, follows } of commonRuns(within)) {
     const starts = at.map((i, k) => within[k]![i]!.start)
     const ends = at.map((i, k) => within[k]![i]!.end)
     const gaps = starts.map((start, k) => ({ start: last[k]!, end: start }))
@@ -103,16 +104,61 @@ function standOneToOne(texts: readonly string[], cuts: readonly number[][]): boo
   return true
 }
 
+/** What most of a stretch says. */
+function facetOf(phrases: readonly Phrase[], start: number, end: number): Facet | undefined {
+  const over = (phrase: Phrase) => Math.min(end, phrase.end) - Math.max(start, phrase.start)
+  return phrases.filter((phrase) => over(phrase) > 0).sort((x, y) => over(y) - over(x))[0]?.facet
+}
+
+/**
+ * A slot in which every text says the same facets one after the other becomes a slot for each. Words that join two go with the second,
+ * unless they are the same in all.
+ */
+function splitByFacet(texts: readonly string[], phrases: readonly (readonly Phrase[])[], slot: Piece): Piece[] {
+  const within = slot.ranges.map(({ start, end }, k) => {
+    const own: { facet: Facet; start: number }[] = []
+    for (const phrase of phrases[k]!) {
+      if (phrase.end <= start || phrase.start >= end) continue
+      // A phrase that goes on outside says that the slot is only a part of one thing.
+      if (phrase.start < start || phrase.end > end) return undefined
+      if (own.at(-1)?.facet !== phrase.facet) own.push({ facet: phrase.facet, start: phrase.start })
+    }
+    return own
+  })
+  const [first] = within
+  if (!first || first.length < 2 || within.some((own) => own?.length !== first.length || own.some(({ facet }, i) => facet !== first[i]!.facet))) return [slot]
+  const pieces: Piece[] = []
+  let from = slot.ranges.map(({ start }) => start)
+  for (let i = 1; i <= first.length; i++) {
+    const to = slot.ranges.map(({ end }, k) => {
+      if (i === first.length) return end
+      // Back over the words that lead to the next phrase, to the end of the last.
+      const next = within[k]![i]!.start
+      return Math.max(from[k]!, ...phrases[k]!.filter((phrase) => phrase.end <= next).map((phrase) => phrase.end))
+    })
+    pieces.push({ slot: true, ranges: to.map((end, k) => ({ start: from[k]!, end })) })
+    const next = i < first.length ? within.map((own) => own![i]!.start) : to
+    const between = to.map((end, k) => texts[k]!.slice(end, next[k]))
+    const same = between.every((gap) => gap === between[0])
+    const space = to.map((end, k) => end + (/^\s*/.exec(between[k]!)?.[0].length ?? 0))
+    const after = same ? next : space
+    if (i < first.length) pieces.push({ slot: false, ranges: to.map((start, k) => ({ start, end: after[k]! })) })
+    from = after
+  }
+  return pieces.every(({ slot: open, ranges }) => open || ranges.every(({ start, end }, k) => texts[k]!.slice(start, end) === texts[0]!.slice(ranges[0]!.start, ranges[0]!.end))) ? pieces.filter(({ ranges }) => ranges.some(({ start, end }) => end > start)) : [slot]
+}
+
 const escaped = (text: string) => text.includes('{{')
 
 /**
  * The frame that texts share and the slots in which they differ, such that filling the template with what stands in the slots of
- * text i gives text i back exactly. Slots are named by `naming`, by what they say; two that always say the same are one.
+ * text i gives text i back exactly. Slots are named by the facet they say; two that always say the same are one.
  * @throws RangeError of fewer than two texts.
  */
-export function learnTemplate(texts: readonly string[], naming: Naming = () => undefined): Learned {
+export function learnTemplate(texts: readonly string[], reads: Reads = () => []): Learned {
   if (texts.length < 2) throw new RangeError('A template is learned from two texts or more.')
-  const tokens = texts.map(tokensOf)
+  const phrases = texts.map(reads)
+  const tokens = texts.map((text, k) => tokensOf(text, phrases[k]))
   const cuts = texts.map(cutsOf)
   const pieces: Piece[] = []
   if (standOneToOne(texts, cuts)) {
@@ -128,7 +174,7 @@ export function learnTemplate(texts: readonly string[], naming: Naming = () => u
   const slots: LearnedSlot[] = []
   const used = new Map<string, number>()
   let template = ''
-  for (const { slot, ranges } of joined(texts, pieces)) {
+  for (const { slot, ranges } of joined(texts, pieces).flatMap((piece) => (piece.slot ? splitByFacet(texts, phrases, piece) : [piece]))) {
     const values = ranges.map(({ start, end }, k) => texts[k]!.slice(start, end))
     // What looks like a slot in a text is kept as a value, or it would be filled.
     if (!slot && !escaped(values[0]!)) {
@@ -136,7 +182,7 @@ export function learnTemplate(texts: readonly string[], naming: Naming = () => u
       continue
     }
     const known = slots.find((one) => one.values.every((value, k) => value === values[k]))
-    const facet = ranges.map(({ start, end }, k) => (end > start ? naming(texts[k]!, start, end) : undefined)).find((one) => one !== undefined) ?? 'part'
+    const facet = ranges.map(({ start, end }, k) => (end > start ? facetOf(phrases[k]!, start, end) : undefined)).find((one) => one !== undefined) ?? 'part'
     const n = (used.get(facet) ?? 0) + 1
     const name = known?.name ?? (n === 1 ? facet : `${facet} ${n}`)
     if (!known) {
