@@ -39,6 +39,19 @@ export function singularOf(word: string): string {
   return word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word
 }
 
+const PLURALS: Readonly<Record<string, string>> = Object.fromEntries(Object.entries(IRREGULAR).map(([many, one]) => [one, many]))
+const SAME_IN_BOTH = /^(?:sheep|deer|fish|trout|salmon|aircraft|spacecraft|series|species|bison|swine|offspring)$/
+
+/** The plural of a lower-case noun in the singular. */
+export function pluralOf(word: string): string {
+  if (SAME_IN_BOTH.test(word)) return word
+  if (PLURALS[word]) return PLURALS[word]
+  if (/(?:wo)?man$/.test(word) && !/^(?:human|german|roman|norman|ottoman|talisman|caiman)$/.test(word)) return word.replace(/man$/, 'men')
+  if (/(?:s|x|z|ch|sh)$/.test(word)) return `${word}es`
+  if (/[^aeiou]y$/.test(word)) return `${word.slice(0, -1)}ies`
+  return /^(?:potato|tomato|hero|echo|volcano|buffalo|mosquito|mango)$/.test(word) ? `${word}es` : `${word}s`
+}
+
 /** The noun that a noun phrase is about, in lower case; an empty string for none. */
 export const headOf = (said: string): string => core(said).at(-1) ?? ''
 
