@@ -15,6 +15,7 @@ export const PROBLEMS = {
   'unknown-helper': 422,
   'unknown-model': 422,
   'instruction-unsound': 422,
+  'template-unsound': 422,
   'not-connected': 422,
   'no-key': 422,
   'rules-contradict': 422,

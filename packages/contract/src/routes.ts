@@ -18,6 +18,7 @@ import { promptsBreakingRules, readRules, setRules } from './rules.ts'
 import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
 import { listTags, searchShelf } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
+import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
 
@@ -56,6 +57,15 @@ export const ROUTES = [
   promptsThatSay,
   searchShelf,
   listTags,
+  listTemplates,
+  readTemplateWhole,
+  addTemplate,
+  saveTemplateVersion,
+  changeTemplate,
+  deleteTemplate,
+  makeDrafts,
+  readOffers,
+  takeOffers,
   createPrompt,
   readPrompt,
   changePrompt,

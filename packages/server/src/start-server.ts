@@ -34,6 +34,8 @@ import { Secrets } from './security/secrets.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
 import { ClientSheets } from './sheets/service.ts'
+import { shipTemplates } from './templates/ship.ts'
+import { Templates } from './templates/service.ts'
 import { Terms } from './terms/service.ts'
 import { TURNS_CHANNEL } from './turns/rows.ts'
 import { Turns } from './turns/service.ts'
@@ -52,6 +54,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
   const db = connectDatabase(settings.databaseUrl)
   await migrate(db)
   await shipHelpers(db)
+  await shipTemplates(db)
   const sealer = settings.secretKey === undefined ? undefined : new Sealer(settings.secretKey)
   const allowed = new AllowedAddresses(settings.engineHosts, settings.engineAddress, settings.modelAddress)
   const engines = new Engines(db, settings.engineAddress, allowed, new Secrets(db, sealer, 'engine_states'), settings.engineTimeoutMs)
@@ -101,6 +104,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         turnStreams,
         caseRuns: new CaseRuns(db, helpers, models, engines),
         references: new References(db, engines),
+        templates: new Templates(db, engines),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )

@@ -12,7 +12,7 @@ export interface ReadTable {
   problems: string[]
 }
 
-const clean = (value: string) => value.replace(/[\u0000\r\n]+/gu, ' ').trim()
+const clean = (value: string) => value.replaceAll('\0', '').replace(/[\r\n]+/gu, ' ').trim()
 
 /** Cells of a text pasted from a sheet, or of CSV: fields divided by tabs, commas or semicolons, quotes doubled (RFC 4180). */
 export function readCells(text: string): { cells: string[][]; problems: string[] } {

@@ -39,6 +39,8 @@ export class Bin {
          union all
          select 'helper', h.id::uuid, v.body->>'name', null, h.deleted_at, null from helpers h join helper_versions v on v.helper_id = h.id and v.number = h.current where h.deleted_at is not null
          union all
+         select 'template', t.id, v.body->>'name', j.name, t.deleted_at, null from templates t join template_versions v on v.template_id = t.id and v.number = t.current left join projects j on j.id = t.project_id where t.deleted_at is not null
+         union all
          select b.kind, b.id, b.name, j.name, b.deleted_at, case when b.kind = 'reference' then b.row->>'picture' end from bin b left join projects j on j.id = b.project_id
        ) t order by deleted_at desc limit ${MOST}`,
     )
@@ -56,6 +58,10 @@ export class Bin {
         if (!row) throw notFound('proof in the bin')
         await trx('prompts').where({ id: row.prompt_id }).update({ ranks_stale: true })
         await this.#tell(trx, { kind: 'run', promptId: row.prompt_id, runId: row.run_id })
+      } else if (kind === 'template') {
+        const back = await trx('templates').where({ id }).whereNotNull('deleted_at').update({ deleted_at: null })
+        if (!back) throw notFound('template in the bin')
+        await this.#tell(trx, { kind: 'templates' })
       } else if (kind === 'helper') {
         const back = await trx('helpers').where({ id }).whereNotNull('deleted_at').update({ deleted_at: null })
         if (!back) throw notFound('helper in the bin')
@@ -83,6 +89,7 @@ export class Bin {
         if (removed) await this.#empty(trx, id)
       } else if (kind === 'proof') removed = await emptyProofs(trx, trx('proofs').where({ id }).whereNotNull('picture').where(old('deleted_at')))
       else if (kind === 'helper') throw new ProblemError('not-now', 'A helper stays in the bin: what was asked with it names it. It takes up no room.')
+      else if (kind === 'template') throw new ProblemError('not-now', 'A template stays in the bin: drafts that were made from it name it. It takes up no room.')
       else removed = await trx('bin').where({ id, kind }).where(old('deleted_at')).delete()
       if (!removed) throw new ProblemError('not-now', `Only what has lain in the bin for ${DAYS} days can be removed for good. It is still there.`)
       await recordEvent(trx, { kind: 'bin' })

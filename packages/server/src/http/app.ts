@@ -124,6 +124,8 @@ import type { SearchIndex } from '../shelf/search-index.ts'
 import { searchShelf as search, tagCounts } from '../shelf/search.ts'
 import { sheetRoutes } from '../sheets/routes.ts'
 import type { ClientSheets } from '../sheets/service.ts'
+import { templateRoutes } from '../templates/routes.ts'
+import type { Templates } from '../templates/service.ts'
 import type { Turns } from '../turns/service.ts'
 import type { TurnStreams } from '../turns/stream.ts'
 import type { Versions } from '../versions/service.ts'
@@ -158,6 +160,7 @@ export interface Services {
   turnStreams: TurnStreams
   caseRuns: CaseRuns
   references: References
+  templates: Templates
 }
 
 const security = helmet({
@@ -335,6 +338,8 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(listCaseRuns, ({ params }) => caseRuns.of(params.helper))
   on(readCaseRun, ({ params }) => caseRuns.read(params.run))
   on(stopCaseRun, ({ actor, params }) => caseRuns.stop(actor, params.run))
+
+  templateRoutes(on, services.templates)
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)

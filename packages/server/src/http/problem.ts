@@ -15,6 +15,7 @@ const TITLES: Record<ProblemName, string> = {
   'unknown-model': 'Unknown model',
   'instruction-unsound': 'The instruction cannot be sent',
   'no-key': 'No key for secrets',
+  'template-unsound': 'The template cannot be used',
   'not-connected': 'The engine or model is not connected',
   'over-ceiling': 'Over the ceiling of the project',
   'not-a-picture': 'Not a picture that can be taken in',

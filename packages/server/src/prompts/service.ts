@@ -1,25 +1,14 @@
-import { DEFAULT_COUNT, type Draft, emptyDraft, type EngineProfile, type HouseRules, NO_RULES, SHIPPED_ENGINES, sizeFor } from '@idolon/core'
+import { type Draft, emptyDraft } from '@idolon/core'
 import type { Prompt } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
-import { rulesOf } from '../house-rules/store.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { runSettingsOf, versionById, versionToReuse } from '../versions/store.ts'
+import { firstDraftOf } from './first-draft.ts'
 import { insertPrompt, onePrompt, projectState, type PromptChange, setDeleted, updatePrompt } from './store.ts'
-
-/** What a new draft starts with: the project's usual engine and aspect ratio, or the first engine at its own size; and its standing leave-out list. */
-function firstDraft(rules: HouseRules, usual: EngineProfile | undefined): Draft {
-  const engine = usual ?? SHIPPED_ENGINES[0]!
-  return {
-    ...emptyDraft(),
-    leaveOut: rules.leaveOut,
-    settings: { aspectRatio: sizeFor(engine, rules.aspectRatio === undefined ? {} : { aspectRatio: rules.aspectRatio }).aspectRatio, count: DEFAULT_COUNT },
-    engines: [{ engine: engine.id }],
-  }
-}
 
 export class Prompts {
   constructor(
@@ -39,14 +28,13 @@ export class Prompts {
     if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
     const id = randomUUID()
     const source = asked.change ? await this.#changeOf(asked.change) : asked.from ? await this.#taken(asked.from) : undefined
-    const rules = (await rulesOf(this.db, asked.projectId)) ?? NO_RULES
-    const usual = rules.engine === undefined ? undefined : await this.engines.find(rules.engine)
+    const draft = source?.draft ?? (await firstDraftOf(this.db, this.engines, asked.projectId))
     await this.db.transaction(async (trx) => {
       await insertPrompt(trx, {
         id,
         projectId: asked.projectId,
         title: asked.title?.trim() ?? source?.title ?? '',
-        draft: source?.draft ?? firstDraft(rules, usual),
+        draft,
         tags: source?.tags ?? [],
         copiedFrom: source?.copiedFrom ?? null,
         createdBy: actor.id,
