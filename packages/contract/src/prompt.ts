@@ -35,6 +35,7 @@ export const Prompt = Type.Object(
     ...summary,
     bestProofId: orNull(Id),
     copiedFrom: orNull(Type.Object({ promptId: Id, title: Type.String(), version: orNull(Type.Integer()) })),
+    template: orNull(Type.Object({ id: Id, name: Type.String(), behind: Type.Boolean({ description: 'Whether the template has changed since, and its change was neither taken nor left.' }) }, { description: 'What it was made from.' })),
     deletedAt: orNull(Instant),
     draft: Draft,
     revision: Type.Integer({ minimum: 0 }),

@@ -15,6 +15,7 @@ describe('filling a template', () => {
   it.each<[string, string, Record<string, string>, string]>([
     ['“an” before a vowel', list, { subject: 'owl', place: 'a barn', light: 'dusk', mood: 'tense' }, 'an owl in a barn, dusk, tense mood, gouache'],
     ['no article before many', list, { subject: 'two owls', place: 'a barn', light: 'dusk', mood: 'calm' }, 'two owls in a barn, dusk, calm mood, gouache'],
+    ['a capital that goes on', 'A {{ x }} in {{ y }}, dusk', { x: 'two owls', y: 'a barn' }, 'Two owls in a barn, dusk'],
     ['no second article', list, { subject: 'an owl', place: 'a barn', light: 'dusk', mood: 'calm' }, 'an owl in a barn, dusk, calm mood, gouache'],
     ['no article before a stuff', 'a {{ x }} on a table', { x: 'fresh snow' }, 'fresh snow on a table'],
     ['“the” stays', 'the {{ x }} at night', { x: 'harbour' }, 'the harbour at night'],

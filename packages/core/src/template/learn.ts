@@ -1,5 +1,6 @@
-import type { Facet } from '../facet.ts'
+import { type Facet, FACETS } from '../facet.ts'
 import type { Phrase } from '../read/reading.ts'
+import { blankSlot, type SlotValues, type TemplateSlot } from './body.ts'
 import { commonRuns } from './common-runs.ts'
 import { type Token, tokensOf } from './tokens.ts'
 
@@ -192,4 +193,17 @@ export function learnTemplate(texts: readonly string[], reads: Reads = () => [])
     template += `{{ ${name} }}`
   }
   return { template, slots }
+}
+
+/** What was learned as the slots of a template: each named by a facet has it, what stood there are its options, the first what it says by itself. */
+export function learnedSlots({ template, slots }: Learned): { text: string; slots: TemplateSlot[]; rows: SlotValues[] } {
+  const facetOf = (name: string) => FACETS.find((facet) => facet === name.replace(/ \d+$/, ''))
+  return {
+    text: template,
+    slots: slots.map(({ name, values }) => {
+      const options = [...new Set(values.map((value) => value.trim()).filter(Boolean))]
+      return { ...blankSlot(name, facetOf(name)), options, fallback: values.every((value) => value.trim()) ? (options[0] ?? '') : '' }
+    }),
+    rows: (slots[0]?.values ?? []).map((_, i) => Object.fromEntries(slots.map(({ name, values }) => [name, values[i]!.trim()]))),
+  }
 }

@@ -61,6 +61,7 @@ interface PromptRow extends SummaryRow {
   copied_from_prompt: string | null
   copied_from_version: number | null
   copied_title: string | null
+  template: Prompt['template']
   deleted_at: Date | null
   revision: number
   saved_at: Date
@@ -71,6 +72,8 @@ export async function onePrompt(db: Db, id: string): Promise<Prompt | undefined>
   const { rows } = await db.raw<{ rows: PromptRow[] }>(
     `select ${SUMMARY_COLUMNS}, x.best_proof_id, x.copied_from_prompt, x.copied_from_version,
        coalesce(nullif(o.title, ''), od.first_words) as copied_title,
+       (select json_build_object('id', t.id, 'name', v.body->>'name', 'behind', greatest(x.template_version, x.template_left) < t.current)
+        from templates t join template_versions v on v.template_id = t.id and v.number = t.current where t.id = x.template_id and t.deleted_at is null) as template,
        x.deleted_at, d.revision, d.saved_at, d.parent_version
      from prompts x join drafts d on d.prompt_id = x.id
      left join prompts o on o.id = x.copied_from_prompt left join drafts od on od.prompt_id = o.id
@@ -92,6 +95,7 @@ export async function onePrompt(db: Db, id: string): Promise<Prompt | undefined>
             title: row.copied_title ?? '',
             version: row.copied_from_version,
           },
+    template: row.template,
     deletedAt: row.deleted_at?.toISOString() ?? null,
     draft: row.draft_body,
     revision: row.revision,

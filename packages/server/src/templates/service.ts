@@ -102,10 +102,11 @@ export class Templates {
       return { row, draft }
     })
     await this.db.transaction(async (trx) => {
-      for (const { row, draft } of drafts) {
+      for (const [i, { row, draft }] of drafts.entries()) {
         if (await trx('prompts').where({ id: row.id }).first('id')) continue
         await insertPrompt(trx, { id: row.id, projectId, title: row.title?.trim() ?? '', draft, tags: [...new Set(tags)], copiedFrom: null, createdBy: actor.id })
-        await trx('prompts').where({ id: row.id }).update({ template_id: id, template_version: version, template_left: version, template_values: JSON.stringify(row.values) })
+        await trx('prompts').where({ id: row.id }).update({ template_id: id, template_version: version, template_left: version, template_values: JSON.stringify(row.values), // The first row is listed first.
+          created_at: trx.raw(`now() - ? * interval '1 millisecond'`, [i]) })
       }
       await recordEvent(trx, { kind: 'prompt', projectId })
       await recordEvent(trx, { kind: 'templates' })

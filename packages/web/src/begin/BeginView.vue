@@ -87,6 +87,10 @@ const empty = computed(() => recent.value?.length === 0)
           </ul>
         </li>
         <li>
+          <h2>From a template</h2>
+          <p class="soft"><RouterLink to="/shelf/templates">Choose a frame and fill it</RouterLink>, one draft or many at once; or <RouterLink to="/shelf/templates?do=learn">find the frame</RouterLink> of prompts you have.</p>
+        </li>
+        <li>
           <h2>From an example</h2>
           <p class="soft"><button class="plain" @click="fromExample">Put a written prompt on the desk</button> and change it: a beekeeper at dawn.</p>
         </li>

@@ -37,6 +37,9 @@ const provenWithoutKeeper = computed(() => props.known.status === 'proven' && pr
       </span>
     </p>
     <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <button class="plain strong" @click="emit('putBack')">Put it back</button></p>
+    <p v-if="known.template" class="soft">
+      Made from <RouterLink :to="`/shelf/templates/${known.template.id}`">{{ known.template.name }}</RouterLink><template v-if="known.template.behind">, which has changed since: <RouterLink :to="`/shelf/templates/${known.template.id}`">see what it offers</RouterLink></template>
+    </p>
     <p v-if="known.copiedFrom" class="soft">
       <template v-if="known.draft.kind === 'change'">Says how to change a picture of</template><template v-else>From</template> <RouterLink :to="`/desk/${known.copiedFrom.promptId}`">{{ known.copiedFrom.title }}</RouterLink><template v-if="known.copiedFrom.version">, version {{ known.copiedFrom.version }}</template>
     </p>

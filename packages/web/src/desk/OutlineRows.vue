@@ -16,7 +16,7 @@ import TidyOffer from './TidyOffer.vue'
 
 /** The twelve facets in writing order with the phrases that the text says; text and outline are one thing. */
 const props = defineProps<{ session: DraftSession }>()
-const emit = defineEmits<{ otherwise: [phrase: OutlinePhrase] }>()
+const emit = defineEmits<{ otherwise: [phrase: OutlinePhrase]; slot: [phrase: OutlinePhrase] }>()
 /** What is shown with the text: nothing, what it says, or all twelve facets for filling fast. */
 const VIEWS = { text: 'Text only', outline: 'With outline', facets: 'By facet' } as const
 const shown = useLocalStorage<keyof typeof VIEWS>('idolon.desk-view', 'outline')
@@ -123,6 +123,7 @@ const actions = {
   entry: (phrase: OutlinePhrase) => openEntry(phrase),
   startReplacing: (phrase: OutlinePhrase) => (replacing.value = phrase),
   otherwise: (phrase: OutlinePhrase) => emit('otherwise', phrase),
+  slot: (phrase: OutlinePhrase) => emit('slot', phrase),
 }
 export type PhraseActions = typeof actions
 
@@ -174,6 +175,7 @@ function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
   else if (letter === 'j') actions.join(phrase)
   else if (letter === 'g') openEntry(phrase)
   else if (letter === 'w') actions.otherwise(phrase)
+  else if (letter === 't') actions.slot(phrase)
   else if (letter === '+' || letter === '-') actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + (letter === '+' ? 1 : -1))) as Emphasis)
   else return
   event.preventDefault()

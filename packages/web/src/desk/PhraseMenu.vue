@@ -53,6 +53,7 @@ function onKey(event: KeyboardEvent): void {
       <button role="menuitem" @click="run(() => actions.move(phrase, -1))">Move earlier <kbd>Ctrl Left</kbd></button>
       <button role="menuitem" @click="run(() => actions.move(phrase, 1))">Move later <kbd>Ctrl Right</kbd></button>
       <button role="menuitem" @click="run(() => void actions.keep(phrase))">{{ actions.kept(phrase) ? 'Keep it no longer' : 'Keep for this project' }} <kbd>K</kbd></button>
+      <button role="menuitem" @click="run(() => actions.slot(phrase))">Make it a slot of a template <kbd>T</kbd></button>
       <button v-if="actions.next(phrase)" role="menuitem" @click="run(() => actions.join(phrase))">Join with “{{ actions.next(phrase)?.text }}” <kbd>J</kbd></button>
       <button role="menuitem" @click="run(() => actions.remove(phrase))">Remove <kbd>Delete</kbd></button>
       <div v-if="places.length" class="group splits" role="group" aria-label="Split after">

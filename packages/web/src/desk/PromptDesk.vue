@@ -37,6 +37,7 @@ import { useOutput } from './use-output.ts'
 
 /** Loaded when a helper is first looked for: not needed to begin to write. */
 const HelpersPanel = defineAsyncComponent(() => import('./HelpersPanel.vue'))
+const SlotsDialog = defineAsyncComponent(() => import('../templates/SlotsDialog.vue'))
 const ProposalPlace = defineAsyncComponent(() => import('../proposal/ProposalPlace.vue'))
 
 const props = defineProps<{ prompt: Prompt }>()
@@ -97,6 +98,8 @@ async function openHelper(id: string, phrase?: OutlinePhrase): Promise<void> {
   await helping.value?.open(id)
 }
 const reuse = ref(false)
+/** Phrases that are to become slots, while that is chosen. */
+const slotting = ref<OutlinePhrase[]>()
 const reuseVersion = ref<Version>()
 
 const title = computed(() => (known.value.named ? known.value.title : titleOf(draft.value.text)))
@@ -226,6 +229,7 @@ useActions(() => [
   ...helpers.all.map(({ id, body }) => ({ name: `Helper: ${body.name}`, words: `language model ask ${body.does} ${body.tags.join(' ')}`, run: () => void openHelper(id) })),
   { name: 'Helpers', words: 'language model assistant', run: () => (asking.close(), (side.value = 'helpers')) },
   { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
+  { name: 'Make a template of this prompt', words: 'slots frame placeholder reuse', run: () => (slotting.value = []) },
   { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
 ])
 </script>
@@ -236,7 +240,7 @@ useActions(() => [
       <DeskHeader :known="known" :title="title" :tags="tags" :session="session" @change="facts.change" @put-back="putBack" />
       <div class="sheet">
         <DraftText :session="session" />
-        <OutlineRows ref="outline" :session="session" @otherwise="openHelper('say-otherwise', $event)">
+        <OutlineRows ref="outline" :session="session" @otherwise="openHelper('say-otherwise', $event)" @slot="slotting = [$event]">
           <LeaveOutField :entries="draft.leaveOut" :house="house.rules.leaveOut" @change="session.change({ leaveOut: $event })" />
         </OutlineRows>
       </div>
@@ -258,12 +262,14 @@ useActions(() => [
       </div>
       <p class="row-actions ends">
         <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>
+        <button class="plain" :disabled="!phrases.length" @click="slotting = []">Make a template</button>
         <button v-if="!known.deletedAt" class="plain" @click="remove">Delete</button>
       </p>
       <div class="labelled note"><span>Note</span><SavedText multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" /></div>
     </aside>
     <StopsDialog v-model="stopsOpen" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
     <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />
+    <SlotsDialog v-if="slotting" :text="draft.text" :leave-out="draft.leaveOut" :phrases="phrases" :chosen="slotting" :title="title" @close="slotting = undefined" />
     <ReuseDialog v-model="reuse" :title="reuseVersion ? `${title}, version ${reuseVersion.number}` : title" :prompt-id="prompt.id" :version-id="reuseVersion?.id" />
   </main>
 </template>

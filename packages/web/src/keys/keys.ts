@@ -48,6 +48,14 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
     ],
   },
   {
+    where: 'In the table of a template',
+    lines: [
+      { keys: 'Enter', does: 'The same slot in the next row, a new one at the end' },
+      { keys: 'Alt Up, Alt Down', does: 'The row above, the row below' },
+      { keys: 'Ctrl Enter', does: 'Make the drafts' },
+    ],
+  },
+  {
     where: 'On a phrase of the outline',
     lines: [
       { keys: 'Arrows', does: 'Phrase before, phrase after' },
@@ -58,6 +66,7 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
       { keys: 'F', does: 'Fix it, so that helpers may not change it' },
       { keys: 'K', does: 'Keep it for this project, or no longer' },
       { keys: 'G', does: 'What the glossary says of it' },
+      { keys: 'T', does: 'Make it a slot of a template' },
       { keys: 'S', does: 'Split it' },
       { keys: 'J', does: 'Join it with the next' },
       { keys: 'Ctrl Left, Right', does: 'Move it earlier, later' },

@@ -1,6 +1,6 @@
-import type { Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, Output, Reading, TextChange } from '@idolon/core'
+import type { Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, Output, Reading, SlotValues, TemplateSlot, TextChange } from '@idolon/core'
 import type { ProposalUnit } from '@idolon/core/helper'
-import type { FixedFacet, Rewritten, Style, Trim } from '@idolon/core/reader'
+import type { Filled, FixedFacet, Rewritten, Style, Trim } from '@idolon/core/reader'
 
 /** A question about the text that the worker has, by kind, with the answer it gets. */
 export interface Asks {
@@ -22,6 +22,12 @@ export interface Asks {
   take: { ask: { draft: Draft; proposed: Draft; chosen: readonly number[]; helper: { id: string; version: number } }; answer: Edit }
   /** What is still proposed when units are left. */
   leave: { ask: { draft: Draft; proposed: Draft; left: readonly number[] }; answer: Draft }
+  /** What another text says. */
+  read: { ask: { text: string }; answer: Reading }
+  /** A template filled with rows of values; a slot without one has what it says by itself. */
+  fill: { ask: { text: string; slots: readonly TemplateSlot[]; rows: readonly SlotValues[] }; answer: Filled[] }
+  /** The frame that texts share, with what stands in its slots text by text. */
+  learn: { ask: { texts: readonly string[] }; answer: { text: string; slots: TemplateSlot[]; rows: SlotValues[] } }
   /** What is wrong with a draft before it is tried; `ownWords` are right here though no dictionary has them. */
   check: { ask: { draft: Draft; engine?: EngineProfile | undefined; rules?: HouseRules | undefined; ownWords?: readonly string[] | undefined }; answer: Finding[] }
 }

@@ -1,13 +1,13 @@
-import { type AssociationTable, changesFit, changeText, Differences, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, outputFor } from '@idolon/core'
+import { type AssociationTable, changesFit, changeText, Differences, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, learnedSlots, learnTemplate, outputFor, readTemplate, takenApart, valuesFor } from '@idolon/core'
 import type { Around } from '@idolon/core/check'
-import { createReader, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor } from '@idolon/core/reader'
+import { createReader, fillTemplate, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor } from '@idolon/core/reader'
 import associationsUrl from '@idolon/core/tables/associations.json?url'
 import glossaryUrl from '@idolon/core/tables/glossary.json?url'
 import kinUrl from '@idolon/core/tables/kin.bin?url'
 import knownUrl from '@idolon/core/tables/known.bin?url'
 import readerUrl from '@idolon/core/tables/reader.bin?url'
 import wordsUrl from '@idolon/core/tables/words.bin?url'
-import type { FromWorker, ToWorker } from './protocol.ts'
+import type { AskKind, Asks, FromWorker, ToWorker } from './protocol.ts'
 
 interface Wanted {
   revision: number
@@ -41,64 +41,73 @@ const checks = (reader: Reader) =>
   }))
 
 type Question = Extract<ToWorker, { type: 'ask' }>
+type Answering = { [K in AskKind]: (asked: Asks[K]['ask'], reader: Reader) => Asks[K]['answer'] | Promise<Asks[K]['answer']> }
 const questions: Question[] = []
 
-function answer(question: Question): void {
+const phrasesWith = (reader: Reader) => ({ text, marks }: Draft) => reader.read(text, fixedFacetsOf(marks)).phrases
+/** Terms of the glossary for the text as it is now. */
+const suggesting = (reader: Reader) => {
+  own.suggester ??= new Suggester(reader.words)
+  const text = current?.text ?? ''
+  return { suggester: own.suggester, text, phrases: reader.read(text, current?.fixed).phrases }
+}
+/** What belongs to helpers is loaded when a proposal is first looked at. */
+const helping = () => import('@idolon/core/helper')
+
+const ANSWERS: Answering = {
+  suggest: ({ facet, typed, most }, reader) => {
+    const { suggester, text, phrases } = suggesting(reader)
+    return suggester.suggest(facet, text, phrases, typed, most)
+  },
+  complete: ({ typed, most }, reader) => {
+    const { suggester, text, phrases } = suggesting(reader)
+    return suggester.complete(typed, text, phrases, most)
+  },
+  read: ({ text }, reader) => reader.read(text),
+  rewrite: ({ draft, style }, reader) => rewriteDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), style, reader),
+  output: ({ draft, engine }, reader) => outputFor(draft, engine, { reading: reader.read(draft.text, fixedFacetsOf(draft.marks)), words: reader.words }),
+  trim: ({ draft, engine }, reader) => trimFor(draft, engine, reader),
+  differences: ({ before, after }, reader) => {
+    const phrases = phrasesWith(reader)
+    const differences = new Differences(before, after, phrases(before), phrases(after))
+    return differences.list.map((difference, i) => ({ difference, edit: differences.edit([i]) }))
+  },
+  check: async ({ draft, engine, rules, ownWords }, reader) => (await checks(reader))(draft, { engine, rules, ownWords: new Set(ownWords) }),
+  proposal: async ({ draft, proposed, engine, rules, ownWords }, reader) => {
+    const [helper, check] = await Promise.all([helping(), checks(reader)])
+    const around: Around = { engine, rules, ownWords: new Set(ownWords) }
+    return helper.proposalUnits(draft, proposed, phrasesWith(reader), helper.newFindings(draft.text.trim() ? check(draft, around) : [], check(proposed, around)))
+  },
+  take: async ({ draft, proposed, chosen, helper }, reader) => (await helping()).takeUnits(draft, proposed, phrasesWith(reader), chosen, helper),
+  leave: async ({ draft, proposed, left }, reader) => (await helping()).leaveUnits(draft, proposed, phrasesWith(reader), left),
+  fill: ({ text, slots, rows }, reader) => {
+    const { parts } = readTemplate(text)
+    const facets = new Map(slots.map(({ name, facet }) => [name, facet]))
+    return rows.map((values) => fillTemplate(parts, valuesFor(slots, values), reader.words, (slot) => facets.get(slot)))
+  },
+  learn: ({ texts }, reader) => {
+    const reads = (text: string) => reader.read(text).phrases
+    const [only = '', second] = texts
+    if (second !== undefined) return learnedSlots(learnTemplate(texts, reads))
+    const { text, slots, values } = takenApart(only, reads(only))
+    return { text, slots, rows: [values] }
+  },
+}
+
+/** A worker that cannot answer, since something cannot be loaded, is started again as one that throws. */
+async function answer(question: Question): Promise<void> {
   if (!own.reader) {
     questions.push(question)
     return
   }
-  if (question.kind === 'rewrite') {
-    const { draft, style } = question
-    say({ type: 'answer', id: question.id, answer: rewriteDraft(draft, own.reader.read(draft.text, fixedFacetsOf(draft.marks)), style, own.reader) })
-  } else if (question.kind === 'output') {
-    const { id, draft, engine } = question
-    say({ type: 'answer', id, answer: outputFor(draft, engine, { reading: own.reader.read(draft.text, fixedFacetsOf(draft.marks)), words: own.reader.words }) })
-  } else if (question.kind === 'check') {
-    const { id, draft, engine, rules, ownWords } = question
-    // A worker whose vocabulary cannot be loaded is started again, as one that throws.
-    checks(own.reader).then(
-      (check) => say({ type: 'answer', id, answer: check(draft, { engine, rules, ownWords: new Set(ownWords) }) }),
-      (error: unknown) => setTimeout(() => { throw error }),
-    )
-  } else if (question.kind === 'differences') {
-    const { id, before, after } = question
-    const read = ({ text, marks }: Draft) => own.reader!.read(text, fixedFacetsOf(marks)).phrases
-    const differences = new Differences(before, after, read(before), read(after))
-    say({ type: 'answer', id, answer: differences.list.map((difference, i) => ({ difference, edit: differences.edit([i]) })) })
-  } else if (question.kind === 'proposal' || question.kind === 'take' || question.kind === 'leave') {
-    answerProposal(question, own.reader)
-  } else if (question.kind === 'trim') {
-    say({ type: 'answer', id: question.id, answer: trimFor(question.draft, question.engine, own.reader) })
-  } else {
-    own.suggester ??= new Suggester(own.reader.words)
-    const text = current?.text ?? ''
-    const { phrases } = own.reader.read(text, current?.fixed)
-    const answer = question.kind === 'complete' ? own.suggester.complete(question.typed, text, phrases, question.most) : own.suggester.suggest(question.facet, text, phrases, question.typed, question.most)
-    say({ type: 'answer', id: question.id, answer })
-  }
+  const how = ANSWERS[question.kind] as (asked: Question, reader: Reader) => Asks[AskKind]['answer'] | Promise<Asks[AskKind]['answer']>
+  say({ type: 'answer', id: question.id, answer: await how(question, own.reader) })
 }
-
-/** What belongs to helpers is loaded when a proposal is first looked at. */
-function answerProposal(question: Extract<Question, { kind: 'proposal' | 'take' | 'leave' }>, reader: Reader): void {
-  const { id, draft, proposed } = question
-  const phrasesOf = ({ text, marks }: Draft) => reader.read(text, fixedFacetsOf(marks)).phrases
-  const asked = Promise.all([import('@idolon/core/helper'), question.kind === 'proposal' ? checks(reader) : undefined]).then(([helper, check]) => {
-    if (question.kind === 'take') return helper.takeUnits(draft, proposed, phrasesOf, question.chosen, question.helper)
-    if (question.kind === 'leave') return helper.leaveUnits(draft, proposed, phrasesOf, question.left)
-    const around: Around = { engine: question.engine, rules: question.rules, ownWords: new Set(question.ownWords) }
-    const found = check ? helper.newFindings(draft.text.trim() ? check(draft, around) : [], check(proposed, around)) : []
-    return helper.proposalUnits(draft, proposed, phrasesOf, found)
-  })
-  asked.then(
-    (answer) => say({ type: 'answer', id, answer }),
-    (error: unknown) => setTimeout(() => { throw error }),
-  )
-}
+const answerOrFail = (question: Question): void => void answer(question).catch((error: unknown) => setTimeout(() => { throw error }))
 
 self.onmessage = ({ data }: MessageEvent<ToWorker>) => {
   if (data.type === 'ask') {
-    answer(data)
+    answerOrFail(data)
     return
   }
   if (data.type === 'text') current = data
@@ -121,4 +130,4 @@ async function bytes(url: string): Promise<Uint8Array> {
 own.reader = createReader(await bytes(wordsUrl), await bytes(readerUrl))
 say({ type: 'ready' })
 readSoon()
-questions.splice(0).forEach(answer)
+questions.splice(0).forEach(answerOrFail)

@@ -9,6 +9,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
 import PromptRow from '../shared/PromptRow.vue'
 import { counted } from '../shared/said.ts'
+import ShelfParts from './ShelfParts.vue'
 import { useProjects } from '../stores/projects.ts'
 
 const PAGE = 40
@@ -100,6 +101,7 @@ function clear(): void {
   <main class="page shelf">
     <header>
       <h1 class="view-title">Shelf <span class="scope">prompts of all projects</span></h1>
+      <ShelfParts />
       <div class="finding">
         <input v-model="q" class="field words" type="search" aria-label="Find by words in text, title, tags and notes" placeholder="Words in text, title, tags, notes" maxlength="500" />
         <select class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">

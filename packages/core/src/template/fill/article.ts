@@ -14,11 +14,12 @@ export function withArticles(text: string, words: WordTable): string {
   return text.replace(BEFORE_VALUE, (whole, before: string, article: string, space: string, value: string, after: string) => {
     const definite = article.toLowerCase() === 'the'
     const [first = ''] = /[\p{L}\p{N}]+/u.exec(value) ?? []
-    const rest = `${OPEN}${value}${CLOSE}${after}`
+    // The capital of an article that goes is the value's.
+    const rest = `${OPEN}${/^\p{Lu}/u.test(article) ? value.replace(/\p{L}/u, (letter) => letter.toUpperCase()) : value}${CLOSE}${after}`
     if (DETERMINED.test(value) && !(definite && COUNT.test(value))) return `${before}${rest}`
     if (definite) return whole
     if (endsThere(after) && (isPlural(value, words) || !wantsArticle(value, words, /^(?:\p{L}+\s)*\p{Ll}+$/u.test(value) && words.find(first.toLowerCase()) === undefined))) return `${before}${rest}`
     const right = articleFor(first)
-    return `${before}${/^A/.test(article) ? right[0]!.toUpperCase() + right.slice(1) : right}${space}${rest}`
+    return `${before}${/^A/.test(article) ? right[0]!.toUpperCase() + right.slice(1) : right}${space}${OPEN}${value}${CLOSE}${after}`
   })
 }

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { TemplateSlot } from '@idolon/core'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
+import { frameParts } from './frame-parts.ts'
+import FrameText from './FrameText.vue'
+
+/** Finds the frame that texts share, with the slots in which they differ; of one text, takes it apart by what it says. */
+const props = defineProps<{ begun?: readonly string[] }>()
+const emit = defineEmits<{ take: [text: string, slots: TemplateSlot[]]; cancel: [] }>()
+const reading = new ReadingClient(startReadingWorker)
+onScopeDispose(() => reading.stop())
+const MOST = 50
+const given = ref((props.begun ?? []).join('\n\n'))
+/** Paragraphs are texts; where there is only one, its lines are. */
+const texts = computed(() => {
+  const paragraphs = given.value.split(/\n\s*\n/).map((one) => one.trim()).filter(Boolean)
+  const lines = given.value.split('\n').map((one) => one.trim()).filter(Boolean)
+  return [...new Set(paragraphs.length > 1 ? paragraphs : lines)].slice(0, MOST)
+})
+const found = shallowRef<{ text: string; slots: TemplateSlot[]; rows: Record<string, string>[] }>()
+let asked = 0
+watch(texts, async (now) => {
+  const mine = ++asked
+  const answer = now.length ? await reading.ask('learn', { texts: now }) : undefined
+  if (mine === asked) found.value = answer
+}, { immediate: true })
+/** A frame that is nothing but a slot says that the texts share nothing. */
+const shares = computed(() => found.value !== undefined && found.value.slots.length > 0 && found.value.text.replace(/\{\{[^}]*\}\}/g, '').replace(/[\s\p{P}]/gu, '') !== '')
+</script>
+
+<template>
+  <form class="learn" @submit.prevent="found && shares && emit('take', found.text, found.slots)">
+    <label class="labelled"><span>Two or more variants of a prompt, with an empty line between them; or one, to take it apart</span><textarea v-model="given" class="field" rows="8" maxlength="200000" /></label>
+    <template v-if="found && shares">
+      <p class="soft">{{ texts.length === 1 ? 'Taken apart by what it says' : `What ${texts.length} texts share; filled with the values below, each comes back exactly` }}</p>
+      <FrameText :parts="frameParts(found.text)" />
+      <div class="scroll">
+        <table>
+          <thead><tr><th v-for="slot in found.slots" :key="slot.name" scope="col">{{ slot.name }}</th></tr></thead>
+          <tbody><tr v-for="(row, i) in found.rows" :key="i"><td v-for="slot in found.slots" :key="slot.name">{{ row[slot.name] || '—' }}</td></tr></tbody>
+        </table>
+      </div>
+    </template>
+    <p v-else-if="found" class="soft" role="status">These texts share no frame. Give variants of one prompt, such as the same scene with another subject.</p>
+    <p class="row-actions"><button class="do" :disabled="!shares">Go on with this frame</button><button type="button" class="quiet" @click="emit('cancel')">Leave it</button></p>
+  </form>
+</template>
+
+<style scoped>
+.learn {
+  display: grid;
+  gap: 10px;
+}
+textarea {
+  width: 100%;
+  font-family: var(--serif);
+  font-size: 16px;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  font-family: var(--serif);
+}
+th,
+td {
+  padding: 3px 14px 3px 0;
+  border-bottom: 1px solid var(--rule);
+  text-align: left;
+  vertical-align: top;
+}
+th {
+  font-family: var(--grotesque);
+  font-size: 12.5px;
+}
+</style>

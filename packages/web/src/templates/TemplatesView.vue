@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { addTemplate, changeTemplate, deleteTemplate, listTemplates, putBack, readTemplateWhole, saveTemplateVersion, type Template, type TemplateWhole } from '@idolon/contract'
+import type { TemplateBody, TemplateSlot } from '@idolon/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call.ts'
+import { onChange } from '../api/changes.ts'
+import { messageOf } from '../api/problem.ts'
+import { useActions } from '../go-to/actions.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { counted, sayWhen } from '../shared/said.ts'
+import ShelfParts from '../shelf/ShelfParts.vue'
+import { useProjects } from '../stores/projects.ts'
+import FillTable from './FillTable.vue'
+import { frameParts } from './frame-parts.ts'
+import FrameText from './FrameText.vue'
+import LearnTemplate from './LearnTemplate.vue'
+import MadeDrafts from './MadeDrafts.vue'
+import { takeTexts } from './texts-to-learn.ts'
+import TemplateEditor from './TemplateEditor.vue'
+
+/** Texts with slots: filled one at a time or as a table, learned from variants, changed, and what was made from each. */
+const route = useRoute()
+const router = useRouter()
+const projects = useProjects()
+const notices = useNotices()
+const task = useTask()
+const all = shallowRef<Template[]>()
+const whole = shallowRef<TemplateWhole>()
+const writing = shallowRef<{ body: TemplateBody; projectId: string | null; on?: Template }>()
+const learning = shallowRef<readonly string[]>()
+const problem = ref<string>()
+const own = computed(() => all.value?.filter(({ shipped }) => !shipped) ?? [])
+const shipped = computed(() => all.value?.filter((one) => one.shipped) ?? [])
+const id = computed(() => String(route.params['template'] ?? '') || all.value?.[0]?.id)
+
+const load = async () => {
+  all.value = await call(listTemplates, { query: projects.current ? { project: projects.current.id } : {} })
+}
+const loadOne = async (which: string | undefined) => {
+  whole.value = which ? await call(readTemplateWhole, { params: { template: which } }) : undefined
+}
+const loadAll = () => task(() => Promise.all([load(), loadOne(id.value)]))
+watch(() => projects.current?.id, () => void task(load), { immediate: true })
+watch(id, (which) => {
+  writing.value = undefined
+  whole.value = undefined
+  void task(() => loadOne(which))
+}, { immediate: true })
+onChange((event) => {
+  if (event === 'reset' || event.kind === 'templates') void loadAll()
+})
+
+const BLANK: TemplateBody = { name: '', does: '', text: 'a {{ subject }} in {{ setting }}, ', slots: [], leaveOut: [] }
+const titleFor = (slots: readonly TemplateSlot[]) => slots.map(({ name }) => name).slice(0, 3).join(', ').replace(/^\p{L}/u, (letter) => letter.toUpperCase())
+function begin(body: TemplateBody): void {
+  learning.value = undefined
+  problem.value = undefined
+  writing.value = { body, projectId: projects.current?.id ?? null }
+}
+const waiting = takeTexts()
+if (waiting?.learn) learning.value = waiting.learn
+else if (waiting?.body) begin(waiting.body)
+else if (route.query['do'] === 'learn') learning.value = []
+else if (route.query['do'] === 'new') begin(BLANK)
+
+async function save(body: TemplateBody, projectId: string | null, why: string): Promise<void> {
+  const { on } = writing.value!
+  problem.value = undefined
+  try {
+    const kept = on ? await call(saveTemplateVersion, { params: { template: on.id }, body: { on: on.version, body, why } }) : await call(addTemplate, { body: { projectId, body, why } })
+    if (on && on.projectId !== projectId) await call(changeTemplate, { params: { template: on.id }, body: { projectId } })
+    writing.value = undefined
+    await load()
+    await (id.value === kept.id ? loadOne(kept.id) : router.push(`/shelf/templates/${kept.id}`))
+    notices.show(on ? `Version ${kept.version} of “${kept.body.name}” is kept.${kept.behind ? ` ${counted(kept.behind, 'draft')} can take its change.` : ''}` : `“${kept.body.name}” is kept.`)
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+}
+const remove = ({ id: which, body }: Template) =>
+  task(async () => {
+    await router.push('/shelf/templates')
+    await call(deleteTemplate, { params: { template: which } })
+    await load()
+    notices.show(`“${body.name}” is in the bin. What was made from it stays.`, { action: { label: 'Put it back', run: () => void task(async () => {
+      await call(putBack, { params: { kind: 'template', id: which } })
+      await load()
+      await router.push(`/shelf/templates/${which}`)
+    }) } })
+  })
+useActions(() => [
+  { name: 'New template', words: 'frame slots placeholder', run: () => begin(BLANK) },
+  { name: 'Learn a template from texts', words: 'frame variants extract', run: () => (learning.value = []) },
+])
+</script>
+
+<template>
+  <main class="page templates">
+    <header>
+      <h1 class="view-title">Templates <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
+      <ShelfParts />
+      <p class="row-actions">
+        <button class="quiet" @click="begin(BLANK)">New template</button>
+        <button class="quiet" @click="(writing = undefined), (learning = [])">Learn one from texts</button>
+      </p>
+    </header>
+    <div class="columns">
+      <nav aria-label="Templates">
+        <template v-for="[name, list] in ([['Yours', own], ['Ship with Idolon', shipped]] as const)" :key="name">
+          <h2 v-if="list.length" class="soft">{{ name }}</h2>
+          <ul>
+            <li v-for="one in list" :key="one.id">
+              <RouterLink class="choice tall" :to="`/shelf/templates/${one.id}`" :aria-current="one.id === id && !writing && !learning ? 'true' : undefined">
+                <span class="name">{{ one.body.name }}</span>
+                <span v-if="one.drafts" class="soft">{{ counted(one.drafts, 'draft') }}{{ one.keepers ? `, ${one.keepers} kept` : '' }}{{ one.behind ? '; has changed since' : '' }}</span>
+              </RouterLink>
+            </li>
+          </ul>
+        </template>
+      </nav>
+      <LearnTemplate v-if="learning" :begun="learning" @take="(text: string, slots: TemplateSlot[]) => begin({ name: titleFor(slots), does: '', text, slots, leaveOut: [] })" @cancel="learning = undefined" />
+      <TemplateEditor v-else-if="writing" :key="writing.on?.id ?? 'new'" :body="writing.body" :project-id="writing.projectId" :is-new="!writing.on" :problem="problem" @save="save" @cancel="writing = undefined" />
+      <article v-else-if="whole" class="template">
+        <h2 class="titled">{{ whole.template.body.name }} <span class="soft">{{ whole.template.shipped ? 'ships with Idolon' : whole.template.projectId ? projects.byId(whole.template.projectId)?.name : 'for all projects' }}{{ whole.versions.length > 1 ? `, version ${whole.template.version}` : '' }}</span></h2>
+        <p v-if="whole.template.body.does" class="soft">{{ whole.template.body.does }}</p>
+        <FrameText :parts="frameParts(whole.template.body.text)" />
+        <p v-if="whole.template.body.leaveOut.length" class="soft">Left out: {{ whole.template.body.leaveOut.join(', ') }}</p>
+        <p class="row-actions">
+          <button class="plain" @click="writing = { body: whole.template.body, projectId: whole.template.projectId, on: whole.template }">Change it</button>
+          <button class="plain" @click="begin({ ...whole.template.body, name: `${whole.template.body.name}, copy` })">Copy</button>
+          <button v-if="!whole.template.shipped" class="plain" @click="remove(whole.template)">Delete</button>
+        </p>
+        <FillTable :template="whole.template" @made="loadAll" />
+        <MadeDrafts :whole="whole" @changed="loadAll" />
+        <details v-if="whole.versions.length > 1">
+          <summary>Versions</summary>
+          <ul class="versions">
+            <li v-for="version in whole.versions" :key="version.number"><strong>{{ version.number }}</strong> <span class="soft">{{ sayWhen(version.madeAt) }}{{ version.why ? `: ${version.why}` : '' }}</span><FrameText :parts="frameParts(version.body.text)" /><button v-if="version.number !== whole.template.version" class="plain" @click="writing = { body: version.body, projectId: whole.template.projectId, on: whole.template }">Go back to this</button></li>
+          </ul>
+        </details>
+      </article>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.templates,
+.template {
+  display: grid;
+  gap: 12px;
+}
+header {
+  display: grid;
+  gap: 10px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 28px;
+  align-items: start;
+}
+nav h2 {
+  margin: 4px 0 4px 11px;
+  font-size: 12.5px;
+  font-weight: 400;
+}
+.template {
+  gap: 10px;
+}
+.versions {
+  display: grid;
+  gap: 8px;
+  margin-top: 8px;
+}
+summary {
+  cursor: pointer;
+  width: max-content;
+}
+</style>
