@@ -1,11 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { normal } from '../random/normal.ts'
 import { type Random, seededRandom } from '../random/seeded.ts'
 import { intervalOf, type Judgement, PRIOR_SD, rank, toldApart } from './bradley-terry.ts'
 import { nextPair, orderOf } from './next-pair.ts'
-
-/** Two normal values from two even ones (Box and Muller 1958). */
-const normal = (random: Random) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 
 /** A judge who prefers by the model, asked for the pair that tells most, at most five times as often as there are things. */
 function sitting(count: number, random: Random) {
