@@ -19,6 +19,7 @@ import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run
 import { listTags, searchShelf } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
+import { goOnWithTrial, listTrials, readTrial, startTrial, stopTrial } from './trial.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
 
@@ -66,6 +67,11 @@ export const ROUTES = [
   makeDrafts,
   readOffers,
   takeOffers,
+  startTrial,
+  listTrials,
+  readTrial,
+  stopTrial,
+  goOnWithTrial,
   createPrompt,
   readPrompt,
   changePrompt,

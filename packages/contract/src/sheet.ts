@@ -25,6 +25,7 @@ export const SheetProof = Type.Object(
     faults: Type.Array(Fault),
     rank: orNull(Type.Integer()),
     note: Type.String(),
+    options: orNull(Type.Record(Type.String(), Type.String(), { description: 'Of a trial plan: what was chosen, by what varies.' })),
   },
   { title: 'SheetProof' },
 )
@@ -40,6 +41,7 @@ export const readSheet = route({
       project: Type.Optional(Id),
       prompt: Type.Optional(Id),
       run: Type.Optional(Id),
+      trial: Type.Optional(Id),
       version: Type.Optional(Type.Integer({ minimum: 1 })),
       engine: Type.Optional(Type.String({ maxLength: 121, description: 'Id, or id and revision with a space between.' })),
       fault: Type.Optional(Type.Union([Fault, Type.Literal('none'), Type.Literal('any')])),

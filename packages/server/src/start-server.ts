@@ -37,6 +37,7 @@ import { ClientSheets } from './sheets/service.ts'
 import { shipTemplates } from './templates/ship.ts'
 import { Templates } from './templates/service.ts'
 import { Terms } from './terms/service.ts'
+import { Trials } from './trials/service.ts'
 import { TURNS_CHANNEL } from './turns/rows.ts'
 import { Turns } from './turns/service.ts'
 import { TurnStreams } from './turns/stream.ts'
@@ -105,6 +106,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         caseRuns: new CaseRuns(db, helpers, models, engines),
         references: new References(db, engines),
         templates: new Templates(db, engines),
+        trials: new Trials(db, engines, queue),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )

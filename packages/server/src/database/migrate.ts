@@ -7,6 +7,7 @@ import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as templates } from './templates-migration.ts'
+import { up as trials } from './trials-migration.ts'
 import { up as tryLookJudge } from './try-look-judge-migration.ts'
 
 /** Forward only; a name never changes once it has landed. */
@@ -19,6 +20,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-helpers', up: helpers },
   { name: '2026-11-26-references', up: references },
   { name: '2026-11-26-templates', up: templates },
+  { name: '2026-11-26-trials', up: trials },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

@@ -126,6 +126,8 @@ import { sheetRoutes } from '../sheets/routes.ts'
 import type { ClientSheets } from '../sheets/service.ts'
 import { templateRoutes } from '../templates/routes.ts'
 import type { Templates } from '../templates/service.ts'
+import { trialRoutes } from '../trials/routes.ts'
+import type { Trials } from '../trials/service.ts'
 import type { Turns } from '../turns/service.ts'
 import type { TurnStreams } from '../turns/stream.ts'
 import type { Versions } from '../versions/service.ts'
@@ -161,6 +163,7 @@ export interface Services {
   caseRuns: CaseRuns
   references: References
   templates: Templates
+  trials: Trials
 }
 
 const security = helmet({
@@ -340,6 +343,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(stopCaseRun, ({ actor, params }) => caseRuns.stop(actor, params.run))
 
   templateRoutes(on, services.templates)
+  trialRoutes(on, services.trials)
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)

@@ -16,11 +16,15 @@ export const reserve = async (trx: Knex.Transaction, entries: (Spending & { amou
 }
 
 /** Takes what is still reserved for a proof back and adds what was charged; the entry's amount is the difference. */
-export async function settle(trx: Knex.Transaction, proofId: string, charged: number, note: string): Promise<void> {
+export const settle = (trx: Knex.Transaction, proofId: string, charged: number, note: string): Promise<void> => settleAll(trx, [proofId], charged, note)
+
+/** The same of several proofs, each charged alike. */
+export async function settleAll(trx: Knex.Transaction, proofIds: readonly string[], charged: number, note: string): Promise<void> {
+  if (proofIds.length === 0) return
   await trx.raw(
     `insert into ledger (actor, project_id, prompt_id, run_id, proof_id, engine, unit, kind, amount, note)
-     select l.actor, l.project_id, l.prompt_id, l.run_id, l.proof_id, l.engine, l.unit, 'settle', ?::int - l.amount, ?
-     from ledger l where l.proof_id = ? and l.kind = 'reserve' order by l.id desc limit 1`,
-    [charged, note, proofId],
+     select distinct on (l.proof_id) l.actor, l.project_id, l.prompt_id, l.run_id, l.proof_id, l.engine, l.unit, 'settle', ?::int - l.amount, ?
+     from ledger l where l.proof_id = any(?::uuid[]) and l.kind = 'reserve' order by l.proof_id, l.id desc`,
+    [charged, note, proofIds as string[]],
   )
 }

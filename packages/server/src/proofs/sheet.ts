@@ -6,6 +6,7 @@ export interface SheetFilter {
   project?: string
   prompt?: string
   run?: string
+  trial?: string
   version?: number
   engine?: string
   fault?: Fault | 'none' | 'any'
@@ -32,6 +33,7 @@ export async function sheetOf(db: Database, { limit = 500, offset = 0, ...filter
     const ids = filter.ids.split(',')
     also(`p.id in (${ids.map(() => '?').join(', ')})`, ...ids)
   }
+  if (filter.trial) also('r.trial_id = ?', filter.trial)
   if (filter.run) also('p.run_id = ?', filter.run)
   if (filter.version) also('v.number = ?', filter.version)
   if (filter.engine) {
@@ -44,14 +46,14 @@ export async function sheetOf(db: Database, { limit = 500, offset = 0, ...filter
   if (filter.fault === 'none') also(`p.faults = '{}' and p.state = 'stored'`)
   else if (filter.fault === 'any') also(`p.faults <> '{}'`)
   else if (filter.fault) also('? = any(p.faults)', filter.fault)
-  const from = `from proofs p join prompts x on x.id = p.prompt_id join drafts d on d.prompt_id = x.id join versions v on v.id = p.version_id left join pictures c on c.sha256 = p.picture where ${conditions.join(' and ')}`
+  const from = `from proofs p join prompts x on x.id = p.prompt_id join drafts d on d.prompt_id = x.id join versions v on v.id = p.version_id join runs r on r.id = p.run_id left join pictures c on c.sha256 = p.picture where ${conditions.join(' and ')}`
   const [counted, found] = await Promise.all([
     db.raw<{ rows: { total: number }[] }>(`select count(*)::int as total ${from}`, bindings),
     db.raw<{ rows: Row[] }>(
       `select p.id, p.run_id as "runId", p.prompt_id as "promptId", coalesce(nullif(x.title, ''), d.first_words) as "promptTitle", v.number as version, p.engine, p.place as index, p.state,
-         c.sha256, c.width, c.height, p.output->'settings' as settings, p.seed, p.cost as amount, p.cost_unit as unit, p.asked_at, p.verdict, p.faults, p.rank, p.note
+         c.sha256, c.width, c.height, p.output->'settings' as settings, p.seed, p.cost as amount, p.cost_unit as unit, p.asked_at, p.verdict, p.faults, p.rank, p.note, r.trial_options as options
        ${from}
-       order by p.asked_at desc, p.run_id, p.place, p.id limit ? offset ?`,
+       order by p.asked_at desc, r.trial_row, p.run_id, p.place, p.id limit ? offset ?`,
       [...bindings, limit, offset],
     ),
   ])

@@ -1,10 +1,9 @@
-import { type Draft, draftFor, ELSEWHERE, type EngineChoice, type EngineProfile, findEngine, fixedFacetsOf, type Output, type ReadDraft, outputFor, settingsFor, sizeFor, sumByUnit } from '@idolon/core'
+import { type Draft, draftFor, ELSEWHERE, type EngineChoice, fixedFacetsOf, type ReadDraft, outputFor, settingsFor, sizeFor, sumByUnit } from '@idolon/core'
 import type { BroughtIn, Run } from '@idolon/contract'
 import type { Knex } from 'knex'
-import { randomInt, randomUUID } from 'node:crypto'
+import { randomInt } from 'node:crypto'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
-import { draftRow } from '../drafts/store.ts'
 import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
@@ -12,10 +11,11 @@ import type { ProofQueue } from '../jobs/proof-queue.ts'
 import { demandUnderCeiling } from '../ledger/ceiling.ts'
 import { reserve, settle } from '../ledger/ledger.ts'
 import { promptReader } from '../phrases/prompt-reader.ts'
-import { parentOf, pictureOf } from '../proofs/references.ts'
 import { freezeVersion } from '../versions/service.ts'
-import { MAX_SEED, type PlannedProof, planRun, type Sweep } from './plan.ts'
+import { demandWords, enginesToAsk, type Ground, groundOf, profileOf } from './ground.ts'
+import { MAX_SEED, planRun, type Sweep } from './plan.ts'
 import { runsWhere } from './store.ts'
+import { spending, stopWaiting, writeProofs } from './write.ts'
 
 export interface Asked {
   id: string
@@ -25,18 +25,6 @@ export interface Asked {
   byHand?: { engine: EngineChoice }
 }
 
-/** What a run is made of before it is written: the draft as it was on the screen, and whose it is. */
-interface Ground {
-  id: string
-  promptId: string
-  projectId: string
-  draft: Draft
-  revision: number
-  parent: number | null
-  known: readonly EngineProfile[]
-}
-
-const namedIn = ({ id, name, revision, simulated }: EngineProfile) => JSON.stringify({ id, name, revision, simulated })
 export class Runs {
   constructor(
     private readonly db: Database,
@@ -51,13 +39,13 @@ export class Runs {
   }
 
   ofPrompt(promptId: string, limit = 50): Promise<Run[]> {
-    return runsWhere(this.db, 'r.prompt_id = ?', [promptId], limit)
+    return runsWhere(this.db, 'r.trial_id is null and r.prompt_id = ?', [promptId], limit)
   }
 
   recent(projectId: string | undefined, limit = 30, offset = 0): Promise<Run[]> {
     return projectId
-      ? runsWhere(this.db, 'x.deleted_at is null and x.project_id = ?', [projectId], limit, offset)
-      : runsWhere(this.db, 'x.deleted_at is null', [], limit, offset)
+      ? runsWhere(this.db, 'r.trial_id is null and x.deleted_at is null and x.project_id = ?', [projectId], limit, offset)
+      : runsWhere(this.db, 'r.trial_id is null and x.deleted_at is null', [], limit, offset)
   }
 
   /** Everything that a run is made of is written in one transaction: version, run, proofs, reserved cost and jobs, or none of it. */
@@ -65,7 +53,7 @@ export class Runs {
     const reader = await promptReader()
     const known = (await this.engines.list()).map(({ profile }) => profile)
     await this.db.transaction(async (trx) => {
-      const ground = await this.#ground(trx, promptId, asked, known)
+      const ground = await groundOf(trx, promptId, asked, known, 'runs')
       if (!ground) return
       const { draft } = ground
       const read: ReadDraft = { reading: reader.read(draft.text, fixedFacetsOf(draft.marks)), words: reader.words }
@@ -76,41 +64,16 @@ export class Runs {
     return this.read(asked.id)
   }
 
-  /** Undefined when the run is there already: it was asked for twice. */
-  async #ground(trx: Knex.Transaction, promptId: string, { id, revision }: Asked, known: readonly EngineProfile[]): Promise<Ground | undefined> {
-    const draft = await draftRow(trx, promptId, true)
-    const prompt = await trx('prompts').where({ id: promptId }).first<{ project_id: string } | undefined>('project_id')
-    if (!draft || !prompt) throw notFound('prompt')
-    if (await trx('runs').where({ id, prompt_id: promptId }).first('id')) return undefined
-    // Locked, so that what several runs reserve at once is added up one after the other.
-    const project = await trx('projects').where({ id: prompt.project_id }).forUpdate().first<{ archived_at: Date | null }>('archived_at')
-    if (project.archived_at) throw new ProblemError('project-archived', 'The project is archived. Take it back from the archive to try its prompts again.')
-    if (draft.revision !== revision) {
-      throw new ProblemError('draft-moved', 'The draft has changed since you pressed the button. Nothing was spent; look at it and press again.', { revision: draft.revision })
-    }
-    for (const { reference } of draft.body.references) {
-      if (!(await pictureOf(trx, reference))) throw new ProblemError('nothing-to-try', 'A reference picture of the draft is no longer there. Take it off the draft or choose another; nothing was spent.')
-    }
-    return { id, promptId, projectId: prompt.project_id, draft: draft.body, revision, parent: draft.parent_version, known }
-  }
-
   async #askForProofs(trx: Knex.Transaction, actor: Actor, ground: Ground, { seed, sweep }: Asked, read: ReadDraft): Promise<void> {
     const { draft } = ground
-    const engines: { choice: EngineChoice; profile: EngineProfile }[] = []
-    for (const choice of draft.engines) {
-      const profile = profileOf(ground.known, choice)
-      const reason = await this.engines.whyNot(profile)
-      if (reason) throw new ProblemError('not-connected', `${reason} Nothing was spent; copy its output on the Desk, or choose another engine.`)
-      engines.push({ choice, profile })
-    }
-    if (engines.length === 0) throw new ProblemError('nothing-to-try', 'No engine is chosen. Choose one on the Desk.')
+    const engines = await enginesToAsk(this.engines, ground.known, draft.engines)
     const set = draft.settings['seed']
     const first = typeof seed === 'number' ? seed : seed === undefined && typeof set === 'number' ? Math.abs(Math.trunc(set)) % MAX_SEED : randomInt(1, 1_000_000)
     const plan = planRun(draft, engines, read, first, sweep)
     demandWords(plan.map(({ output }) => output))
     await demandUnderCeiling(trx, ground.projectId, sumByUnit(plan.map(({ profile, cost }) => ({ unit: profile.costUnit, amount: cost }))))
     const versionId = await this.#writeRun(trx, actor, ground, { engines: draft.engines, sweep: sweep ?? null, byHand: false })
-    const proofs = await this.#writeProofs(trx, ground, versionId, plan)
+    const proofs = await writeProofs(trx, ground, versionId, draft.references, plan)
     await reserve(trx, proofs.map((proof, i) => spending(actor, ground, proof.id, plan[i]!)))
     await this.queue.add(trx, proofs.map((proof) => proof.id), plan.map(({ place }) => place))
   }
@@ -139,24 +102,6 @@ export class Runs {
     return version.id
   }
 
-  async #writeProofs(trx: Knex.Transaction, { id, promptId, draft }: Pick<Ground, 'id' | 'promptId' | 'draft'>, versionId: string, plan: readonly PlannedProof[]): Promise<{ id: string }[]> {
-    const proofs = plan.map(({ profile, output, place, seed, cost }) => ({
-      id: randomUUID(),
-      run_id: id,
-      prompt_id: promptId,
-      version_id: versionId,
-      engine: namedIn(profile),
-      place,
-      output: JSON.stringify(output),
-      seed,
-      cost_unit: profile.costUnit,
-      reserved: cost,
-      parent_proof: parentOf(draft.references),
-    }))
-    await trx('proofs').insert(proofs)
-    return proofs
-  }
-
   /** Pictures made elsewhere join a run that waits for them; what the profile says they cost is counted as spent. */
   async bringIn(actor: Actor, id: string, pictures: readonly BroughtIn[]): Promise<Run> {
     const run = await this.read(id)
@@ -178,7 +123,7 @@ export class Runs {
         const said = { ...own, ...settings }
         const output = outputFor({ ...draft, settings: said }, profile, read)
         const cost = sizeFor(profile, said).cost
-        const [proof] = await this.#writeProofs(trx, { id, promptId: run.promptId, draft }, open.version_id, [{ profile, output, place: have.size + i, seed: 0, cost }])
+        const [proof] = await writeProofs(trx, { id, promptId: run.promptId }, open.version_id, draft.references, [{ profile, output, place: have.size + i, seed: 0, cost }])
         await trx('proofs').where({ id: proof!.id }).update({ state: 'stored', picture: sha256, seed: seed ?? (typeof said['seed'] === 'number' ? said['seed'] : null), cost, stored_at: trx.fn.now(), brought_in: true })
         await reserve(trx, [spending(actor, { promptId: run.promptId, projectId: run.projectId, id }, proof!.id, { profile, cost })])
         await settle(trx, proof!.id, cost, 'brought in')
@@ -193,38 +138,9 @@ export class Runs {
     const run = await this.read(id)
     await this.db.transaction(async (trx) => {
       await trx('runs').where({ id }).whereNull('stopped_at').update({ stopped_at: trx.fn.now() })
-      await this.#stopWaiting(trx, id)
+      await stopWaiting(trx, [id])
       await recordEvent(trx, { kind: 'run', promptId: run.promptId, projectId: run.projectId, runId: id })
     })
     return this.read(id)
   }
-
-  async #stopWaiting(trx: Knex.Transaction, runId: string): Promise<void> {
-    const stopped = await trx('proofs')
-      .where({ run_id: runId, state: 'asked' })
-      .update({ state: 'stopped', reason: 'Stopped before the engine was asked; nothing was charged.' })
-      .returning<{ id: string }[]>('id')
-    for (const proof of stopped) await settle(trx, proof.id, 0, 'stopped')
-  }
 }
-
-function profileOf(known: readonly EngineProfile[], { engine, revision }: EngineChoice): EngineProfile {
-  const profile = engine === ELSEWHERE.id ? ELSEWHERE : findEngine(known, engine, revision)
-  if (!profile) throw new ProblemError('unknown-engine', `There is no engine “${engine}${revision ? ` ${revision}` : ''}” here. Choose another on the Desk.`)
-  return profile
-}
-
-function demandWords(outputs: readonly Output[]): void {
-  if (outputs.some(({ text }) => text === '')) throw new ProblemError('nothing-to-try', 'The prompt says nothing yet, or everything in it is switched off. Write what the picture shows first.')
-}
-
-const spending = (actor: Actor, { promptId, projectId, id }: Pick<Ground, 'promptId' | 'projectId' | 'id'>, proofId: string, { profile, cost }: { profile: EngineProfile; cost: number }) => ({
-  actor: actor.id,
-  project_id: projectId,
-  prompt_id: promptId,
-  run_id: id,
-  proof_id: proofId,
-  engine: profile.id,
-  unit: profile.costUnit,
-  amount: cost,
-})

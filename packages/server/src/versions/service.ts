@@ -25,7 +25,13 @@ export class Versions {
   constructor(private readonly db: Database) {}
 
   list(promptId: string): Promise<Version[]> {
-    return versionsWhere(this.db, 'v.prompt_id = ?', [promptId])
+    // Of a trial plan's many texts only those that were kept or gone on from are steps of the work.
+    return versionsWhere(
+      this.db,
+      `v.prompt_id = ? and (v.trial_id is null or v.number = (select parent_version from drafts where prompt_id = v.prompt_id) or exists (select 1 from versions n where n.prompt_id = v.prompt_id and n.parent = v.number and n.trial_id is null)
+        or exists (select 1 from proofs k where k.version_id = v.id and k.verdict = 'keep' and k.deleted_at is null))`,
+      [promptId],
+    )
   }
 
   async explain(_actor: Actor, id: string, why: string): Promise<Version> {
