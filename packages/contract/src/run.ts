@@ -21,6 +21,7 @@ export const Run = Type.Object(
     stoppedAt: orNull(Instant),
     byHand: Type.Boolean({ description: 'Waits for pictures made elsewhere to be brought in; stopping it ends that.' }),
     sweep: orNull(Type.Object({ key: Type.String(), values: Type.Array(SettingValue) })),
+    trialId: orNull(Id),
     cost: Type.Array(Amount),
     proofs: Type.Array(Proof),
   },

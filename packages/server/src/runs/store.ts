@@ -22,6 +22,7 @@ interface RunRow {
   asked_at: Date
   stopped_at: Date | null
   by_hand: boolean
+  trial_id: string | null
   sweep: Run['sweep']
   cost: Amount[] | null
 }
@@ -58,6 +59,7 @@ export async function runsWhere(db: Db, condition: string, bindings: readonly (s
     askedAt: row.asked_at.toISOString(),
     stoppedAt: row.stopped_at?.toISOString() ?? null,
     byHand: row.by_hand,
+    trialId: row.trial_id,
     sweep: row.sweep,
     cost: row.cost ?? [],
     proofs: inOrder(byRun.get(row.id) ?? [], row.engines),

@@ -6,6 +6,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'begin', component: () => import('../begin/BeginView.vue'), meta: { title: 'Begin' } },
     { path: '/desk/:prompt?', name: 'desk', component: () => import('../desk/DeskView.vue'), meta: { title: 'Desk' } },
+    { path: '/desk/:prompt/plan', name: 'trial', component: () => import('../trial/TrialView.vue'), meta: { title: 'Trial plan' } },
     { path: '/proofs', name: 'proofs', component: () => import('../proofs/ProofsView.vue'), meta: { title: 'Proofs' } },
     { path: '/proofs/sheet', name: 'sheet', component: () => import('../proofs/SheetView.vue'), meta: { title: 'Proofs' } },
     { path: '/proofs/side-by-side', name: 'side-by-side', component: () => import('../proofs/SideBySideView.vue'), meta: { title: 'Side by side' } },

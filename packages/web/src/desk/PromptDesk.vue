@@ -157,6 +157,10 @@ function goOn(version: Version): void {
   notices.show(`The draft now stands as version ${version.number}.`, { action: { label: 'Undo', run: session.undo } })
   session.view.focus()
 }
+async function planTrials(): Promise<void> {
+  await session.saver.settled()
+  await router.push(`/desk/${props.prompt.id}/plan`)
+}
 const putBack = () => task(() => call(putBackPrompt, { params }).then((prompt) => (known.value = prompt)))
 const remove = () =>
   task(async () => {
@@ -229,6 +233,7 @@ useActions(() => [
   ...helpers.all.map(({ id, body }) => ({ name: `Helper: ${body.name}`, words: `language model ask ${body.does} ${body.tags.join(' ')}`, run: () => void openHelper(id) })),
   { name: 'Helpers', words: 'language model assistant', run: () => (asking.close(), (side.value = 'helpers')) },
   { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
+  { name: 'Plan trials', words: 'batch matrix grid combinations experiment xy', run: () => void planTrials() },
   { name: 'Make a template of this prompt', words: 'slots frame placeholder reuse', run: () => (slotting.value = []) },
   { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
 ])
@@ -262,6 +267,7 @@ useActions(() => [
       </div>
       <p class="row-actions ends">
         <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>
+        <button class="plain" :disabled="!draft.text.trim()" @click="planTrials">Plan trials</button>
         <button class="plain" :disabled="!phrases.length" @click="slotting = []">Make a template</button>
         <button v-if="!known.deletedAt" class="plain" @click="remove">Delete</button>
       </p>

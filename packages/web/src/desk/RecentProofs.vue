@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import RunRow from '../proofs/RunRow.vue'
 import { counted, sayAmounts } from '../shared/said.ts'
 import type { DraftSession } from './draft-session.ts'
+import TrialLines from '../trial/TrialLines.vue'
 import FaultSuggestions from './FaultSuggestions.vue'
 
 /** The newest runs of the prompt. Closed, one line still says how the last one stands. */
@@ -25,6 +26,7 @@ defineExpose({ show: () => (open.value = true) })
     </p>
     <template v-if="open">
       <p v-if="runs.length === 0" class="soft">Nothing tried yet. The pictures that come back stay here with all that made them.</p>
+      <TrialLines :prompt="promptId" />
       <FaultSuggestions :runs="runs" :session="session" :project-id="projectId" />
       <RunRow v-for="run in runs" :key="run.id" :run="run" :height="136" @changed="emit('changed', $event)" @proof-changed="emit('proofChanged', $event)" />
     </template>

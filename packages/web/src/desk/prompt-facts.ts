@@ -33,6 +33,8 @@ export function usePromptFacts(prompt: Prompt) {
   void task(() => Promise.all([loadRuns(), loadVersions(), loadTags()]))
 
   const runChanged = (run: Run): void => {
+    // The many runs of a trial plan lie on its own sheet.
+    if (run.trialId) return
     runs.value = put(runs.value, run)
   }
   const versionChanged = (version: Version): void => {

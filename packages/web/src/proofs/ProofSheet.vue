@@ -3,7 +3,7 @@ import type { SheetProof } from '@idolon/contract'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import { type Arrangement, CAPTION, GAP, layOut, NAMES, step, tileWidth } from './sheet-layout.ts'
+import { type Arrangement, CAPTION, GAP, layOut, NAMES, otherOptions, step, tileWidth } from './sheet-layout.ts'
 import SheetTile from './SheetTile.vue'
 
 /** Proofs in rows and columns, any number of them: only what is in sight is drawn. One is reached by arrows, many are selected. */
@@ -100,7 +100,7 @@ defineExpose({ focus: () => void reach(at.value), reached: computed(() => props.
       <div v-for="row in rows.getVirtualItems()" :key="row.index" class="row" role="presentation" :style="{ transform: `translateY(${row.start}px)` }">
         <span v-if="layout.columns.length" class="name" :title="layout.rows[row.index]?.name" :style="{ width: `${NAMES - 12}px` }">{{ layout.rows[row.index]?.name }}</span>
         <div v-for="(cell, c) in layout.rows[row.index]?.cells ?? []" :key="c" class="cell" role="presentation" :style="{ width: `${layout.columnWidth}px`, gap: `${GAP}px`, gridTemplateColumns: `repeat(${layout.across}, ${tile}px)`, gridAutoRows: `${height + CAPTION}px` }">
-          <SheetTile v-for="place in cell" :key="proofs[place]!.id" :proof="proofs[place]!" :place="place" :width="tile" :height="height" :selected="selected.has(proofs[place]!.id)" :reached="place === at" />
+          <SheetTile v-for="place in cell" :key="proofs[place]!.id" :proof="proofs[place]!" :place="place" :options="otherOptions(proofs[place]!, arrangement)" :width="tile" :height="height" :selected="selected.has(proofs[place]!.id)" :reached="place === at" />
         </div>
       </div>
     </div>

@@ -8,6 +8,7 @@ import { call } from '../api/call.ts'
 import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import TrialLines from '../trial/TrialLines.vue'
 import BringInButton from './BringInButton.vue'
 import RunRow from './RunRow.vue'
 import VerdictFilter from './VerdictFilter.vue'
@@ -85,6 +86,7 @@ const scope = computed(() => {
         <span class="soft" role="status">{{ runs === undefined ? 'Looking …' : counted(shown, 'proof') }}</span>
       </div>
     </header>
+    <TrialLines v-if="!runId" v-bind="promptId ? { prompt: promptId } : text('project') ? { project: text('project') } : {}" />
     <p v-if="runs?.length === 0">No proofs here yet. Try a prompt on the <RouterLink to="/desk">Desk</RouterLink>, and its pictures stay here with all that made them.</p>
     <p v-else-if="runs && sheets.length === 0">No proof on this page has that verdict.</p>
     <div class="sheets">

@@ -5,10 +5,10 @@ import { computed } from 'vue'
 import { proofName } from './proof-name.ts'
 
 /** A proof on a sheet. Kept small: there are thousands of them. */
-const props = defineProps<{ proof: SheetProof; width: number; height: number; selected: boolean; place: number; reached: boolean }>()
+const props = defineProps<{ proof: SheetProof; width: number; height: number; selected: boolean; place: number; reached: boolean; /** Of a trial plan: what else was chosen. */ options?: string }>()
 const said = computed(() => {
   const { proof } = props
-  return [proofName(proof), proof.verdict ?? '', ...proof.faults.map((fault) => FAULTS[fault])].filter(Boolean).join(', ')
+  return [props.options ?? '', proofName(proof), proof.verdict ?? '', ...proof.faults.map((fault) => FAULTS[fault])].filter(Boolean).join(', ')
 })
 /** What is shown no larger than that is fetched no larger. */
 const size = computed(() => (props.height <= 168 ? 'small' : 'thumbnail'))
@@ -21,7 +21,7 @@ const faults = computed(() => props.proof.faults.map((fault) => FAULTS[fault]).j
       <img v-if="proof.picture" :src="`/api/pictures/${proof.picture.sha256}/${size}`" alt="" decoding="async" draggable="false" />
       <span v-else class="soft">{{ proof.state }}</span>
     </div>
-    <div class="caption"><span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span><span v-if="faults" class="faults">{{ faults }}</span><span v-else-if="proof.seed !== null" class="soft">seed {{ proof.seed }}</span></div>
+    <div class="caption"><span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span><span v-if="faults" class="faults">{{ faults }}</span><span v-else-if="options" class="soft options">{{ options }}</span><span v-else-if="proof.seed !== null" class="soft">seed {{ proof.seed }}</span></div>
   </div>
 </template>
 
@@ -60,6 +60,10 @@ const faults = computed(() => props.proof.faults.map((fault) => FAULTS[fault]).j
   overflow: hidden;
   white-space: nowrap;
   font-size: 12px;
+}
+.options {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .faults {
   overflow: hidden;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { changeProofs, readSheet, type SheetProof, type Verdict } from '@idolon/contract'
-import { type Fault, FAULTS } from '@idolon/core'
+import { changeProofs, readSheet, readTrial, type SheetProof, type TrialWhole, type Verdict } from '@idolon/contract'
+import { type Fault, factorName, FAULTS, optionName } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -11,6 +11,7 @@ import { isLetter, VERDICTS } from '../keys/keys.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import TrialLine from '../trial/TrialLine.vue'
 import BringInButton from './BringInButton.vue'
 import FaultRow from './FaultRow.vue'
 import VerdictFilter from './VerdictFilter.vue'
@@ -19,6 +20,7 @@ import ProofSheet from './ProofSheet.vue'
 import type { Arrangement } from './sheet-layout.ts'
 import { useSheetFilter } from './sheet-filter.ts'
 
+const TrialEffects = defineAsyncComponent(() => import('../trial/TrialEffects.vue'))
 const ClientDialog = defineAsyncComponent(() => import('./ClientDialog.vue'))
 /** The first are there at once; the rest follows. */
 const FIRST = 120
@@ -42,6 +44,24 @@ const client = ref(false)
 const writing = ref(false)
 const note = ref('')
 const noteField = ref<HTMLInputElement>()
+
+/** The trial plan whose sheet this is, and what its options did. */
+const trial = shallowRef<TrialWhole>()
+const effects = useLocalStorage('idolon.trial-effects', true)
+async function loadTrial(): Promise<void> {
+  const { trial: id } = filter.value
+  if (!id) trial.value = undefined
+  else trial.value = await task(() => call(readTrial, { params: { trial: id } }))
+}
+watch(() => filter.value.trial, () => void loadTrial(), { immediate: true })
+const factors = computed(() => trial.value?.trial.body.factors.map(factorName) ?? [])
+/** Options in the order of the plan; engines go by name. */
+const order = computed(() => Object.fromEntries((trial.value?.trial.body.factors ?? []).flatMap((factor) => (factor.kind === 'engine' ? [] : [[factorName(factor), factor.options.map((_, i) => optionName(factor, i))]]))))
+/** Engines across, where they vary; else the second thing. */
+const layout = computed(() => {
+  const columns = text('columns') || (factors.value.includes('engine') ? 'engine' : (factors.value[1] ?? ''))
+  return { columns, rows: text('rows') || (factors.value.find((name) => name !== columns) ?? '') }
+})
 
 let asked = 0
 async function load(): Promise<void> {
@@ -70,7 +90,10 @@ let soon: ReturnType<typeof setTimeout> | undefined
 onChange((event) => {
   if (event !== 'reset' && event.kind !== 'proof' && event.kind !== 'run') return
   clearTimeout(soon)
-  soon = setTimeout(() => void load(), 400)
+  soon = setTimeout(() => {
+    void load()
+    void loadTrial()
+  }, 400)
 })
 
 const list = computed(() => proofs.value ?? [])
@@ -84,11 +107,13 @@ const varied = computed(() => {
 })
 const arrangement = computed((): Arrangement => {
   const [name = 'free', setting] = kind.value.split(' ')
+  if (name === 'options' && factors.value.length) return { kind: name, ...layout.value, order: order.value }
   if (name === 'setting-seed' && setting) return { kind: name, setting }
   return name === 'version-engine' || name === 'prompt-engine' ? { kind: name } : { kind: 'free' }
 })
 const scope = computed(() => {
   const [first] = list.value
+  if (trial.value) return `a trial plan of ${trial.value.trial.promptTitle}`
   if (filter.value.run && first) return `a run of ${first.promptTitle}`
   if (filter.value.prompt && first) return first.promptTitle
   return filter.value.project ? (projects.byId(filter.value.project)?.name ?? '') : 'all projects'
@@ -156,7 +181,7 @@ useActions(() => [
       <div class="finding">
         <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
         <BringInButton />
-        <select v-if="!filter.prompt && !filter.run" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
+        <select v-if="!filter.prompt && !filter.run && !filter.trial" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
           <option value="">every project</option>
           <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>
         </select>
@@ -177,13 +202,23 @@ useActions(() => [
           <option value="none">no fault</option>
         </select>
         <select class="field" aria-label="Rows and columns" :value="kind" @change="set('by', ($event.target as HTMLSelectElement).value)">
+          <option v-if="factors.length" value="options">by options</option>
           <option value="free">as they came</option>
           <option value="version-engine">versions by engines</option>
           <option value="prompt-engine">prompts by engines</option>
           <option v-for="setting in varied" :key="setting" :value="`setting-seed ${setting}`">{{ setting }} by seeds</option>
         </select>
+        <template v-if="arrangement.kind === 'options' && factors.length > 1">
+          <label v-for="side in (['rows', 'columns'] as const)" :key="side"><span class="soft">{{ side }}</span> <select class="field" :aria-label="side" :value="layout[side]" @change="set(side, ($event.target as HTMLSelectElement).value)"><option v-for="name in factors" :key="name">{{ name }}</option></select></label>
+        </template>
         <label class="size"><span class="soft">Size</span><input v-model.number="height" type="range" min="56" max="320" step="8" aria-label="Size of the pictures" /></label>
       </div>
+      <div v-if="trial" class="trial">
+        <TrialLine :trial="trial.trial" @changed="loadTrial" />
+        <button class="plain" :aria-expanded="effects" @click="effects = !effects">{{ effects ? 'Close what the options did' : 'What the options did' }}</button>
+        <RouterLink :to="`/desk/${trial.trial.promptId}`">Open the draft</RouterLink>
+      </div>
+      <TrialEffects v-if="trial && effects && (trial.trial.judged || trial.ranking)" :whole="trial" />
     </header>
     <p v-if="proofs && list.length === 0" class="empty">No proof is like that. <RouterLink v-if="Object.keys(filter).length" to="/proofs/sheet">Show all</RouterLink><RouterLink v-else to="/desk">Try a prompt on the Desk</RouterLink></p>
     <ProofSheet v-else ref="sheet" :proofs="list" :arrangement="arrangement" :height="height" :selected="selected" @select="selected = $event" @open="router.push(`/proofs/${$event.id}`)" @key="onKey" />
@@ -222,6 +257,13 @@ header {
 }
 .finding {
   gap: 8px 10px;
+}
+.trial {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: baseline;
+  margin-bottom: 8px;
 }
 .size {
   display: flex;

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 type Filter = NonNullable<QueryOf<typeof readSheet>>
-const NAMES = ['project', 'prompt', 'run', 'version', 'engine', 'fault', 'verdict'] as const
+const NAMES = ['project', 'prompt', 'run', 'trial', 'version', 'engine', 'fault', 'verdict'] as const
 
 /** What a sheet shows and how, kept in its address. */
 export function useSheetFilter() {
@@ -13,6 +13,6 @@ export function useSheetFilter() {
   const set = (name: string, value: string) => void router.replace({ query: { ...route.query, [name]: value || undefined } })
   // The server refuses what does not fit; an address is anyone's to write.
   const filter = computed(() => Object.fromEntries(NAMES.flatMap((name) => (text(name) ? [[name, name === 'version' ? Number(text(name)) : text(name)]] : []))) as Filter)
-  const arrangement = computed(() => text('by') || (text('prompt') ? 'version-engine' : 'free'))
+  const arrangement = computed(() => text('by') || (text('trial') ? 'options' : text('prompt') ? 'version-engine' : 'free'))
   return { text, set, filter, arrangement }
 }

@@ -1,6 +1,6 @@
 import type { SheetProof } from '@idolon/contract'
 import { describe, expect, it } from 'vitest'
-import { layOut, step } from './sheet-layout.ts'
+import { layOut, otherOptions, step } from './sheet-layout.ts'
 
 const proof = (version: number, engine: string, more: Partial<SheetProof> = {}): SheetProof => ({ version, engine: { id: engine, name: engine, revision: '2', simulated: true }, settings: {}, seed: 7, promptTitle: 'A fox', ...more }) as SheetProof
 const names = (proofs: SheetProof[], kind: 'version-engine' | 'prompt-engine') => {
@@ -19,6 +19,13 @@ describe('a sheet', () => {
     const list = [3, 9, 9].map((guidance, i) => proof(1, 'Burin', { settings: { guidance }, seed: i === 2 ? 8 : 7 }))
     const { columns, rows } = layOut(list, { kind: 'setting-seed', setting: 'guidance' }, 1000, 100)
     expect([columns, rows.map(({ name, cells }) => [name, cells])]).toEqual([['seed 7', 'seed 8'], [['guidance 3', [[0], []]], ['guidance 9', [[1], [2]]]]])
+  })
+  it('puts options of a trial plan in the order of the plan, and says the rest under each', () => {
+    const list = [['owl', 'dusk', 'low'], ['wren', 'dawn', 'low'], ['owl', 'dawn', 'high']].map(([bird, hour, angle]) => proof(1, 'Burin', { options: { bird: bird!, hour: hour!, angle: angle! } }))
+    const arrangement = { kind: 'options' as const, rows: 'bird', columns: 'hour', order: { bird: ['wren', 'owl'], hour: ['dusk', 'dawn'] } }
+    const { columns, rows } = layOut(list, arrangement, 1000, 100)
+    expect([columns, rows.map(({ name, cells }) => [name, cells])]).toEqual([['dusk', 'dawn'], [['wren', [[], [1]]], ['owl', [[0], [2]]]]])
+    expect(otherOptions(list[2]!, arrangement)).toBe('high')
   })
   it('fills the width when it is free', () => {
     const { rows, across } = layOut(Array.from({ length: 7 }, () => proof(1, 'Burin')), { kind: 'free' }, 500, 100)

@@ -2,7 +2,7 @@ import type { SheetProof } from '@idolon/contract'
 import { engineName } from './proof-name.ts'
 
 /** How a sheet is laid out: as they come, or in rows and columns that carry names. */
-export type Arrangement = { kind: 'free' } | { kind: 'version-engine' } | { kind: 'setting-seed'; setting: string } | { kind: 'prompt-engine' }
+export type Arrangement = { kind: 'free' } | { kind: 'version-engine' } | { kind: 'setting-seed'; setting: string } | { kind: 'prompt-engine' } | { kind: 'options'; rows: string; columns: string; /** The options of each thing, in the order of the plan. */ order: Readonly<Record<string, readonly string[]>> }
 
 export interface SheetRow {
   /** Empty in a free sheet. */
@@ -34,11 +34,12 @@ export const tileWidth = (height: number): number => Math.round(height * 1.5)
 const KEYS: Record<Exclude<Arrangement['kind'], 'free'>, (proof: SheetProof, arrangement: Arrangement) => [row: string, column: string]> = {
   'version-engine': (proof) => [`Version ${proof.version}`, engineName(proof)],
   'prompt-engine': (proof) => [proof.promptTitle, engineName(proof)],
+  options: (proof, arrangement) => (arrangement.kind === 'options' ? [proof.options?.[arrangement.rows] ?? '', arrangement.columns ? (proof.options?.[arrangement.columns] ?? '') : ''] : ['', '']),
   'setting-seed': (proof, arrangement) => [arrangement.kind === 'setting-seed' ? `${arrangement.setting} ${proof.settings[arrangement.setting] ?? 'not set'}` : '', proof.seed === null ? 'seed not known' : `seed ${proof.seed}`],
 }
 /** Names with numbers in them go by number. */
 const byName = new Intl.Collator('en', { numeric: true })
-const inOrder = (names: Iterable<string>) => [...new Set(names)].sort(byName.compare)
+const inOrder = (names: Iterable<string>, order: readonly string[] = []) => [...new Set(names)].sort((a, b) => order.indexOf(a) - order.indexOf(b) || byName.compare(a, b))
 
 /** Lays proofs out on a sheet of a width, with pictures of a height; in the order in which they are given within a cell. */
 export function layOut(proofs: readonly SheetProof[], arrangement: Arrangement, width: number, height: number): SheetLayout {
@@ -50,7 +51,9 @@ export function layOut(proofs: readonly SheetProof[], arrangement: Arrangement, 
     return { columns: [], rows, across, columnWidth: across * tile }
   }
   const named = proofs.map((proof) => KEYS[arrangement.kind](proof, arrangement))
-  const columns = inOrder(named.map(([, column]) => column))
+  const order = arrangement.kind === 'options' ? arrangement.order : {}
+  const [rowOrder, columnOrder] = arrangement.kind === 'options' ? [order[arrangement.rows], order[arrangement.columns]] : []
+  const columns = inOrder(named.map(([, column]) => column), columnOrder)
   const cells = new Map<string, number[]>()
   named.forEach(([row, column], i) => {
     const key = `${row}\n${column}`
@@ -61,7 +64,7 @@ export function layOut(proofs: readonly SheetProof[], arrangement: Arrangement, 
   const most = Math.max(1, ...[...cells.values()].map(({ length }) => length))
   // As many beside each other as there is room for and use for; at least one, and then the sheet scrolls sideways.
   const across = Math.max(1, Math.min(most, Math.floor((width - NAMES) / columns.length / tile)))
-  const rows = inOrder(named.map(([row]) => row)).map((name) => {
+  const rows = inOrder(named.map(([row]) => row), rowOrder).map((name) => {
     const own = columns.map((column) => cells.get(`${name}\n${column}`) ?? [])
     const deep = Math.max(...own.map(({ length }) => Math.ceil(length / across)))
     return { name, cells: own, height: deep * (height + CAPTION + GAP) + ROW_GAP }
@@ -89,4 +92,10 @@ export function step({ rows }: SheetLayout, from: number, key: string): number |
     if (next !== undefined) return next
   }
   return undefined
+}
+
+/** What is to be said of a proof beside its row and column: the other options of its plan. */
+export function otherOptions(proof: SheetProof, arrangement: Arrangement): string {
+  const named = arrangement.kind === 'options' ? [arrangement.rows, arrangement.columns] : []
+  return Object.entries(proof.options ?? {}).filter(([thing]) => !named.includes(thing)).map(([, option]) => option).join(', ')
 }

@@ -1,4 +1,4 @@
-import type { Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, Output, Reading, SlotValues, TemplateSlot, TextChange } from '@idolon/core'
+import type { Combinations, Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, Output, Reading, SlotValues, TemplateSlot, TextChange, TrialBody } from '@idolon/core'
 import type { ProposalUnit } from '@idolon/core/helper'
 import type { Filled, FixedFacet, Rewritten, Style, Trim } from '@idolon/core/reader'
 
@@ -28,6 +28,8 @@ export interface Asks {
   fill: { ask: { text: string; slots: readonly TemplateSlot[]; rows: readonly SlotValues[] }; answer: Filled[] }
   /** The frame that texts share, with what stands in its slots text by text. */
   learn: { ask: { texts: readonly string[] }; answer: { text: string; slots: TemplateSlot[]; rows: SlotValues[] } }
+  /** The combinations of a trial plan. */
+  combinations: { ask: Pick<TrialBody, 'factors' | 'way' | 'skip'>; answer: Combinations }
   /** What is wrong with a draft before it is tried; `ownWords` are right here though no dictionary has them. */
   check: { ask: { draft: Draft; engine?: EngineProfile | undefined; rules?: HouseRules | undefined; ownWords?: readonly string[] | undefined }; answer: Finding[] }
 }

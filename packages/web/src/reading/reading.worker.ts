@@ -1,4 +1,4 @@
-import { type AssociationTable, changesFit, changeText, Differences, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, learnedSlots, learnTemplate, outputFor, readTemplate, takenApart, valuesFor } from '@idolon/core'
+import { type AssociationTable, changesFit, changeText, combinationsOf, Differences, type Draft, type Finding, fixedFacetsOf, type GlossaryEntry, learnedSlots, learnTemplate, outputFor, readTemplate, takenApart, valuesFor } from '@idolon/core'
 import type { Around } from '@idolon/core/check'
 import { createReader, fillTemplate, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor } from '@idolon/core/reader'
 import associationsUrl from '@idolon/core/tables/associations.json?url'
@@ -85,6 +85,7 @@ const ANSWERS: Answering = {
     const facets = new Map(slots.map(({ name, facet }) => [name, facet]))
     return rows.map((values) => fillTemplate(parts, valuesFor(slots, values), reader.words, (slot) => facets.get(slot)))
   },
+  combinations: (plan) => combinationsOf(plan),
   learn: ({ texts }, reader) => {
     const reads = (text: string) => reader.read(text).phrases
     const [only = '', second] = texts

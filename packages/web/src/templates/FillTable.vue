@@ -78,20 +78,22 @@ function onKey(event: KeyboardEvent, row: number, slot: string): void {
   setTimeout(() => grid.value?.querySelector<HTMLInputElement>(`[data-cell="${row + step} ${CSS.escape(slot)}"]`)?.focus())
 }
 const ready = computed(() => (table.filled.value.length ? table.filled.value : table.rows.value.slice(0, 1)))
-async function make(): Promise<void> {
+/** Makes the drafts; to plan trials, the first alone. */
+async function make(planned = false): Promise<void> {
   if (making.value) return
   making.value = true
   await task(async () => {
     const project = await projects.currentOrFirst()
     const made: { promptId: string }[] = []
-    const rows = ready.value.map(({ id, values }) => ({ id, values }))
+    const rows = ready.value.slice(0, planned ? 1 : undefined).map(({ id, values }) => ({ id, values }))
     for (let i = 0; i < rows.length; i += 500) {
       made.push(...(await call(makeDrafts, { params: { template: props.template.id }, body: { projectId: project.id, version: props.template.version, rows: rows.slice(i, i + 500), tags: tags.value.split(',').map((tag) => tag.trim()).filter(Boolean) } })))
     }
     table.clear()
     emit('made')
     const [only, second] = made
-    if (only && !second) await router.push(`/desk/${only.promptId}`)
+    if (only && planned) await router.push(`/desk/${only.promptId}/plan?vary=slots`)
+    else if (only && !second) await router.push(`/desk/${only.promptId}`)
     else notices.show(`${counted(made.length, 'draft')} made in ${project.name}.`, { action: { label: 'See them', run: () => void router.push(`/shelf?template=${props.template.id}`) } })
   })
   making.value = false
@@ -155,7 +157,8 @@ async function make(): Promise<void> {
       <p v-else class="soft">nothing yet</p>
     </div>
     <p class="row-actions make">
-      <button class="do" :disabled="making || !projects.current" @click="make">Make {{ ready.length === 1 ? 'the draft' : counted(ready.length, 'draft') }}</button>
+      <button class="do" :disabled="making || !projects.current" @click="make()">Make {{ ready.length === 1 ? 'the draft' : counted(ready.length, 'draft') }}</button>
+      <button class="quiet" :disabled="making" title="Makes the draft of the first row and plans trials over the options of its slots" @click="make(true)">Plan trials over its options</button>
       <span>in {{ projects.current?.name ?? 'a first project' }}</span>
       <label>tagged <input v-model="tags" class="field" placeholder="with commas" maxlength="200" /></label>
     </p>
