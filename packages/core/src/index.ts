@@ -67,3 +67,7 @@ export { Factor, factorName, MAX_COMBINATIONS, optionName, SkipRule, TrialBody, 
 export { allowedBy, type Combinations, combinationsOf } from './trial/combinations.ts'
 export { effectsOf, type FactorEffect, type Judged, type OptionEffect } from './trial/effects.ts'
 export { effectSentence } from './trial/sentence.ts'
+export { MannerBody, type MannerFacet, MAX_EXAMPLES, MIN_EXAMPLES } from './manner/manner.ts'
+export { type Example, learnManner } from './manner/learn.ts'
+export { mannerCloseness, type MannerCloseness, type MannerRespect } from './manner/closeness.ts'
+export { mannerInWords } from './manner/in-words.ts'

@@ -1,0 +1,63 @@
+import { FACETS } from '../facet.ts'
+import type { Example } from './learn.ts'
+import type { MannerBody } from './manner.ts'
+import { endsWithStop, isProse, wordCount } from './writing.ts'
+
+/** How close a text is to a manner in one respect, from 0 to 1, and what that is about. */
+export interface MannerRespect {
+  name: 'facets' | 'order' | 'terms' | 'always' | 'length' | 'style' | 'punctuation'
+  score: number
+  says: string
+}
+export interface MannerCloseness {
+  /** From 0 to 1. */
+  score: number
+  respects: MannerRespect[]
+}
+
+const WEIGHTS: Readonly<Record<MannerRespect['name'], number>> = { facets: 2, order: 1.5, terms: 1.5, always: 1.5, length: 1, style: 1.5, punctuation: 0.5 }
+const plain = (text: string) => text.toLowerCase().replace(/^(?:an?|the)\s+/u, '').trim()
+
+/** The share of pairs that stand in the same order (Kendall 1938, from 0 to 1); 1 of fewer than two. */
+function agreement(order: readonly string[], wanted: readonly string[]): number {
+  const common = order.filter((one) => wanted.includes(one))
+  let [same, all] = [0, 0]
+  common.forEach((x, i) => {
+    for (const y of common.slice(i + 1)) {
+      all++
+      if (wanted.indexOf(x) < wanted.indexOf(y)) same++
+    }
+  })
+  return all ? same / all : 1
+}
+
+/** How close a text is to a manner, respect by respect, and in all. */
+export function mannerCloseness({ text, phrases }: Example, manner: MannerBody): MannerCloseness {
+  const said = [...new Set(phrases.map(({ facet }) => facet))]
+  const share = (facet: string) => manner.facets.find((one) => one.facet === facet)?.share ?? 0
+  // Where the examples are of one mind, the text is held to it; where they are divided, either is near.
+  const facets = FACETS.map((facet) => ({ facet, off: Math.abs((said.includes(facet) ? 1 : 0) - share(facet)), sure: Math.abs(share(facet) - 0.5) * 2 + 0.1 }))
+  const facetScore = 1 - facets.reduce((sum, { off, sure }) => sum + off * sure, 0) / facets.reduce((sum, { sure }) => sum + sure, 0)
+  const lacking = facets.filter(({ facet, off }) => off > 0.6 && !said.includes(facet)).map(({ facet }) => facet)
+  const extra = facets.filter(({ facet, off }) => off > 0.6 && said.includes(facet)).map(({ facet }) => facet)
+  const known = new Set([...manner.facets.flatMap(({ terms }) => terms), ...manner.always.map((one) => one.text)].map(plain))
+  const habitual = phrases.filter(({ facet }) => !['subject', 'action', 'lettering'].includes(facet))
+  const familiar = habitual.filter((phrase) => known.has(plain(phrase.text)) || [...known].some((term) => term.length > 3 && plain(phrase.text).includes(term)))
+  const lower = text.toLowerCase()
+  const kept = manner.always.filter((one) => lower.includes(plain(one.text)))
+  const words = wordCount(text)
+  const outside = words < manner.words.low ? (manner.words.low - words) / manner.words.low : words > manner.words.high ? (words - manner.words.high) / manner.words.high : 0
+  const prose = isProse(text, phrases)
+  const punctuation = manner.style === 'list' && !prose ? [endsWithStop(text) === manner.stop, /^\P{L}*\p{Lu}/u.test(text) === manner.capital, text.includes(manner.separator)].filter(Boolean).length / 3 : prose === (manner.style === 'sentences') ? 1 : 0.5
+  const respects: MannerRespect[] = [
+    { name: 'facets', score: facetScore, says: [lacking.length ? `does not say ${lacking.join(', ')}` : '', extra.length ? `says ${extra.join(', ')}, which the examples do not` : ''].filter(Boolean).join('; ') || 'says what the examples say' },
+    { name: 'order', score: agreement(said, manner.facets.map(({ facet }) => facet)), says: `${said.join(', ')}` },
+    { name: 'terms', score: habitual.length ? familiar.length / habitual.length : 0, says: `${familiar.length} of ${habitual.length} phrases in their words` },
+    ...(manner.always.length ? [{ name: 'always' as const, score: kept.length / manner.always.length, says: kept.length === manner.always.length ? 'all that is always said' : `without ${manner.always.filter((one) => !kept.includes(one)).map((one) => `“${one.text}”`).join(', ')}` }] : []),
+    { name: 'length', score: Math.max(0, 1 - outside), says: `${words} words; theirs ${manner.words.low} to ${manner.words.high}` },
+    { name: 'style', score: prose === (manner.style === 'sentences') ? 1 : 0, says: prose ? 'in sentences' : 'a list' },
+    { name: 'punctuation', score: punctuation, says: punctuation === 1 ? 'as theirs' : 'other than theirs' },
+  ]
+  const weight = respects.reduce((sum, { name }) => sum + WEIGHTS[name], 0)
+  return { score: respects.reduce((sum, { name, score }) => sum + WEIGHTS[name] * score, 0) / weight, respects }
+}
