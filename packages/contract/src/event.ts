@@ -4,7 +4,7 @@ import { Id } from './primitives.ts'
 /** What the event stream at /api/events says: something changed; read it again. */
 export const ChangeEvent = Type.Object(
   {
-    kind: Type.Union([Type.Literal('proof'), Type.Literal('run'), Type.Literal('prompt'), Type.Literal('draft'), Type.Literal('project'), Type.Literal('engines'), Type.Literal('terms'), Type.Literal('judgements'), Type.Literal('asides'), Type.Literal('bin'), Type.Literal('models'), Type.Literal('helpers'), Type.Literal('turn'), Type.Literal('case-run'), Type.Literal('reference'), Type.Literal('templates')]),
+    kind: Type.Union([Type.Literal('proof'), Type.Literal('run'), Type.Literal('prompt'), Type.Literal('draft'), Type.Literal('project'), Type.Literal('engines'), Type.Literal('terms'), Type.Literal('judgements'), Type.Literal('asides'), Type.Literal('bin'), Type.Literal('models'), Type.Literal('helpers'), Type.Literal('turn'), Type.Literal('case-run'), Type.Literal('reference'), Type.Literal('templates'), Type.Literal('manners')]),
     projectId: Type.Optional(Id),
     promptId: Type.Optional(Id),
     runId: Type.Optional(Id),

@@ -19,6 +19,7 @@ import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run
 import { listTags, searchShelf } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
+import { deleteManner, listManners, saveManner } from './manner.ts'
 import { goOnWithTrial, listTrials, readTrial, startTrial, stopTrial } from './trial.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
@@ -72,6 +73,9 @@ export const ROUTES = [
   readTrial,
   stopTrial,
   goOnWithTrial,
+  listManners,
+  saveManner,
+  deleteManner,
   createPrompt,
   readPrompt,
   changePrompt,

@@ -69,5 +69,6 @@ export { effectsOf, type FactorEffect, type Judged, type OptionEffect } from './
 export { effectSentence } from './trial/sentence.ts'
 export { MannerBody, type MannerFacet, MAX_EXAMPLES, MIN_EXAMPLES } from './manner/manner.ts'
 export { type Example, learnManner } from './manner/learn.ts'
-export { mannerCloseness, type MannerCloseness, type MannerRespect } from './manner/closeness.ts'
+export { closenessOfExamples, mannerCloseness, type MannerCloseness, type MannerRespect } from './manner/closeness.ts'
+export { mannerFromWords } from './manner/from-words.ts'
 export { mannerInWords } from './manner/in-words.ts'

@@ -33,7 +33,7 @@ describe('an instruction', () => {
         const values = withDefaults(body, one.values)
         const sent = renderInstruction(body.instruction, slotValues(body, values, { draft, reading: reader.read(draft.text) }))
         expect(sent).not.toContain('{{')
-        expect(wrongWithValues(body, { ...values, theme: 'a', like: 'a', medium: 'a', change: 'a', phrase: 'a' })?.replace(/.*is one of.*/, '')).toBeFalsy()
+        expect(wrongWithValues(body, { ...values, theme: 'a', like: 'a', medium: 'a', change: 'a', phrase: 'a', manner: 'a' })?.replace(/.*is one of.*/, '')).toBeFalsy()
       }
     }
     expect(SHIPPED_HELPERS.length).toBeGreaterThanOrEqual(14)

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { mannerCloseness } from '../src/manner/closeness.ts'
+import { closenessOfExamples, mannerCloseness } from '../src/manner/closeness.ts'
+import { mannerFromWords } from '../src/manner/from-words.ts'
 import { mannerInWords } from '../src/manner/in-words.ts'
 import { learnManner } from '../src/manner/learn.ts'
 import { wordCount } from '../src/manner/writing.ts'
@@ -52,6 +53,14 @@ describe('a manner of writing', () => {
     expect(sentences).toMatch(/^A blacksmith .*shoeing a horse.*\. .*photograph/i)
   })
 
+  it('is told in words, and read from them again', () => {
+    const again = mannerFromWords(mannerInWords(lists), (phrase) => lists.always.find(({ text }) => text === phrase)!.facet)
+    expect(again.facets.map(({ facet }) => facet)).toEqual(expect.arrayContaining(lists.facets.map(({ facet }) => facet)))
+    expect(again).toMatchObject({ style: 'list', words: lists.words, separator: ', ', capital: false, stop: false })
+    expect(again.always.map(({ text }) => text).sort()).toEqual(lists.always.map(({ text }) => text).sort())
+    expect(mannerFromWords(mannerInWords(prose), () => 'detail').style).toBe('sentences')
+  })
+
   it('keeps what a draft says, and adds nothing that brings trouble', () => {
     const { text } = writeInManner(lists, 'a crow on a gravestone at noon, blue and white', reader, suggester)
     for (const said of ['crow', 'gravestone', 'noon', 'blue and white']) expect(text).toContain(said)
@@ -66,6 +75,9 @@ describe('a manner of writing', () => {
     expect(Math.min(...own)).toBeGreaterThan(0.85)
     expect(close(writeInManner(lists, 'badger', reader, suggester).text)).toBeGreaterThan(Math.min(...own) - 0.1)
     for (const other of [...PROSE, 'a jar of honey on a marble worktop, soft window light, product photograph, 85mm lens', 'cat']) expect(close(other), other).toBeLessThan(Math.min(...own) - 0.2)
+    const left = closenessOfExamples(LISTS.map(read), lists)
+    expect(Math.min(...left)).toBeGreaterThan(0.75)
+    expect(Math.max(...left)).toBeLessThan(Math.max(...own))
     const { respects } = mannerCloseness(read('badger, gouache'), lists)
     expect(respects.find(({ name }) => name === 'always')?.says).toBe('without “linocut”, “thick black outlines”')
   })

@@ -18,6 +18,7 @@ import { createApp } from './http/app.ts'
 import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
 import { startJobs } from './jobs/worker.ts'
 import { Judging } from './judging/service.ts'
+import { Manners } from './manners/service.ts'
 import { Models } from './models/models.ts'
 import { Phrases } from './phrases/service.ts'
 import { SightReader } from './pictures/sight/reader.ts'
@@ -107,6 +108,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         references: new References(db, engines),
         templates: new Templates(db, engines),
         trials: new Trials(db, engines, queue),
+        manners: new Manners(db),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )

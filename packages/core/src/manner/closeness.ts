@@ -1,6 +1,6 @@
 import { FACETS } from '../facet.ts'
-import type { Example } from './learn.ts'
-import type { MannerBody } from './manner.ts'
+import { type Example, learnManner } from './learn.ts'
+import { type MannerBody, MIN_EXAMPLES } from './manner.ts'
 import { endsWithStop, isProse, wordCount } from './writing.ts'
 
 /** How close a text is to a manner in one respect, from 0 to 1, and what that is about. */
@@ -51,7 +51,7 @@ export function mannerCloseness({ text, phrases }: Example, manner: MannerBody):
   const punctuation = manner.style === 'list' && !prose ? [endsWithStop(text) === manner.stop, /^\P{L}*\p{Lu}/u.test(text) === manner.capital, text.includes(manner.separator)].filter(Boolean).length / 3 : prose === (manner.style === 'sentences') ? 1 : 0.5
   const respects: MannerRespect[] = [
     { name: 'facets', score: facetScore, says: [lacking.length ? `does not say ${lacking.join(', ')}` : '', extra.length ? `says ${extra.join(', ')}, which the examples do not` : ''].filter(Boolean).join('; ') || 'says what the examples say' },
-    { name: 'order', score: agreement(said, manner.facets.map(({ facet }) => facet)), says: `${said.join(', ')}` },
+    { name: 'order', score: agreement(said, manner.facets.map(({ facet }) => facet)), says: said.join(', ') },
     { name: 'terms', score: habitual.length ? familiar.length / habitual.length : 0, says: `${familiar.length} of ${habitual.length} phrases in their words` },
     ...(manner.always.length ? [{ name: 'always' as const, score: kept.length / manner.always.length, says: kept.length === manner.always.length ? 'all that is always said' : `without ${manner.always.filter((one) => !kept.includes(one)).map((one) => `“${one.text}”`).join(', ')}` }] : []),
     { name: 'length', score: Math.max(0, 1 - outside), says: `${words} words; theirs ${manner.words.low} to ${manner.words.high}` },
@@ -61,3 +61,7 @@ export function mannerCloseness({ text, phrases }: Example, manner: MannerBody):
   const weight = respects.reduce((sum, { name }) => sum + WEIGHTS[name], 0)
   return { score: respects.reduce((sum, { name, score }) => sum + WEIGHTS[name] * score, 0) / weight, respects }
 }
+
+/** How close each example is to what the others have in common, for a measure of what close is; of only three, to all of them together. */
+export const closenessOfExamples = (examples: readonly Example[], manner: MannerBody): number[] =>
+  examples.map((one, i) => mannerCloseness(one, examples.length > MIN_EXAMPLES ? learnManner(manner.name, examples.toSpliced(i, 1)) : manner).score)

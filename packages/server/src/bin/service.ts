@@ -76,7 +76,7 @@ export class Bin {
     const json = Object.fromEntries(Object.entries(entry.row).map(([key, value]) => [key, value !== null && typeof value === 'object' ? JSON.stringify(value) : value]))
     const put = await trx(BINNED[kind].table).insert(json).onConflict().ignore().returning<unknown[]>('*')
     if (put.length === 0) throw new ProblemError('name-taken', `There is a ${kind} “${entry.name}” again by now. This one stays in the bin.`)
-    await this.#tell(trx, kind === 'term' ? { kind: 'terms', ...(entry.project_id ? { projectId: entry.project_id } : {}) } : kind === 'engine' ? { kind: 'engines' } : kind === 'model' ? { kind: 'models' } : kind === 'reference' ? { kind: 'reference', referenceId: String(entry.row['id']), ...(entry.project_id ? { projectId: entry.project_id } : {}) } : { kind: 'project', ...(entry.project_id ? { projectId: entry.project_id } : {}) })
+    await this.#tell(trx, toldOf(kind, entry))
   }
 
   /** The words and pictures go; what was spent on them stays in the ledger, and so does the bare row it names. */
@@ -117,4 +117,12 @@ async function emptyProofs(trx: Knex.Transaction, which: Knex.QueryBuilder): Pro
   await trx('judgements').whereIn('left_proof', ids).orWhereIn('right_proof', ids).delete()
   await trx('prompts').whereIn('best_proof_id', ids).update({ best_proof_id: null })
   return trx('proofs').whereIn('id', ids).update({ picture: null, note: '', faults: [], regions: '[]', output: JSON.stringify({ text: '', leaveOut: '', settings: {}, used: 0, limit: null, cut: [], notes: [] }), deleted_at: trx.fn.now() })
+}
+
+/** What the pages are told when a row comes back. */
+function toldOf(kind: BinnedKind, { project_id, row }: { project_id: string | null; row: Record<string, unknown> }): ChangeEvent {
+  const project = project_id ? { projectId: project_id } : {}
+  if (kind === 'phrase') return { kind: 'project', ...project }
+  if (kind === 'reference') return { kind: 'reference', referenceId: String(row['id']), ...project }
+  return { kind: ({ term: 'terms', engine: 'engines', model: 'models', manner: 'manners' } as const)[kind], ...project }
 }

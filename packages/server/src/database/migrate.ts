@@ -4,6 +4,7 @@ import { up as engineConnections } from './engine-connections-migration.ts'
 import { up as first } from './first-migration.ts'
 import { up as helpers } from './helpers-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
+import { up as manners } from './manners-migration.ts'
 import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as templates } from './templates-migration.ts'
@@ -21,6 +22,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-references', up: references },
   { name: '2026-11-26-templates', up: templates },
   { name: '2026-11-26-trials', up: trials },
+  { name: '2026-11-26-manners', up: manners },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

@@ -109,6 +109,8 @@ import type { Helpers } from '../helpers/service.ts'
 import type { Rules } from '../house-rules/service.ts'
 import type { Terms } from '../terms/service.ts'
 import type { EventStreams } from '../events/stream.ts'
+import { mannerRoutes } from '../manners/routes.ts'
+import type { Manners } from '../manners/service.ts'
 import type { Judging } from '../judging/service.ts'
 import { ledgerRoutes } from '../ledger/routes.ts'
 import { ledgerSums } from '../ledger/sums.ts'
@@ -164,6 +166,7 @@ export interface Services {
   references: References
   templates: Templates
   trials: Trials
+  manners: Manners
 }
 
 const security = helmet({
@@ -344,6 +347,7 @@ export function createApp(services: Services, options: { port: () => number; pag
 
   templateRoutes(on, services.templates)
   trialRoutes(on, services.trials)
+  mannerRoutes(on, services.manners)
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)

@@ -14,6 +14,7 @@ export const router = createRouter({
     { path: '/proofs/:proof', name: 'proof', component: () => import('../proofs/ProofView.vue'), meta: { title: 'Proof' } },
     { path: '/shelf', name: 'shelf', component: () => import('../shelf/ShelfView.vue'), meta: { title: 'Shelf' } },
     { path: '/shelf/templates/:template?', name: 'templates', component: () => import('../templates/TemplatesView.vue'), meta: { title: 'Templates' } },
+    { path: '/shelf/manners/:manner?', name: 'manners', component: () => import('../manners/MannersView.vue'), meta: { title: 'Manners' } },
     { path: '/references/:reference?', name: 'references', component: () => import('../references/ReferencesView.vue'), meta: { title: 'References' } },
     { path: '/bin', name: 'bin', component: () => import('../bin/BinView.vue'), meta: { title: 'Bin' } },
     { path: '/helpers/:helper?', name: 'helpers', component: () => import('../helpers/HelpersView.vue'), meta: { title: 'Helpers' } },

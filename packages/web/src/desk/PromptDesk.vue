@@ -234,6 +234,7 @@ useActions(() => [
   { name: 'Helpers', words: 'language model assistant', run: () => (asking.close(), (side.value = 'helpers')) },
   { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
   { name: 'Plan trials', words: 'batch matrix grid combinations experiment xy', run: () => void planTrials() },
+  { name: 'Write it in a manner', words: 'style voice rewrite', run: () => void router.push(`/shelf/manners?from=${props.prompt.id}`) },
   { name: 'Make a template of this prompt', words: 'slots frame placeholder reuse', run: () => (slotting.value = []) },
   { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
 ])
@@ -268,6 +269,7 @@ useActions(() => [
       <p class="row-actions ends">
         <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>
         <button class="plain" :disabled="!draft.text.trim()" @click="planTrials">Plan trials</button>
+        <button class="plain" :disabled="!draft.text.trim()" @click="router.push(`/shelf/manners?from=${prompt.id}`)">Write it in a manner</button>
         <button class="plain" :disabled="!phrases.length" @click="slotting = []">Make a template</button>
         <button v-if="!known.deletedAt" class="plain" @click="remove">Delete</button>
       </p>

@@ -3,6 +3,7 @@
 const PARTS = [
   { name: 'Prompts', to: '/shelf' },
   { name: 'Templates', to: '/shelf/templates' },
+  { name: 'Manners', to: '/shelf/manners' },
 ] as const
 </script>
 

@@ -2,6 +2,7 @@
 import type { TemplateSlot } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
+import { textsIn } from '../shared/texts-in.ts'
 import { frameParts } from './frame-parts.ts'
 import FrameText from './FrameText.vue'
 
@@ -12,12 +13,7 @@ const reading = new ReadingClient(startReadingWorker)
 onScopeDispose(() => reading.stop())
 const MOST = 50
 const given = ref((props.begun ?? []).join('\n\n'))
-/** Paragraphs are texts; where there is only one, its lines are. */
-const texts = computed(() => {
-  const paragraphs = given.value.split(/\n\s*\n/).map((one) => one.trim()).filter(Boolean)
-  const lines = given.value.split('\n').map((one) => one.trim()).filter(Boolean)
-  return [...new Set(paragraphs.length > 1 ? paragraphs : lines)].slice(0, MOST)
-})
+const texts = computed(() => textsIn(given.value, MOST))
 const found = shallowRef<{ text: string; slots: TemplateSlot[]; rows: Record<string, string>[] }>()
 let asked = 0
 watch(texts, async (now) => {

@@ -8,6 +8,7 @@ import { describePicture } from './describe-picture.ts'
 import { explain } from './explain.ts'
 import { fillOut } from './fill-out.ts'
 import { forThisEngine } from './for-this-engine.ts'
+import { inAManner } from './in-a-manner.ts'
 import { ideas } from './ideas.ts'
 import { leaveOutList } from './leave-out-list.ts'
 import { moreLikeThis } from './more-like-this.ts'
@@ -17,4 +18,4 @@ import { tighten } from './tighten.ts'
 
 export type { ShippedHelper }
 /** The helpers that ship with Idolon, in the order of the work. */
-export const SHIPPED_HELPERS: readonly ShippedHelper[] = [fillOut, askMe, ideas, moreLikeThis, tighten, sayOtherwise, carryOver, anotherMedium, anotherLight, anotherViewpoint, forThisEngine, byFacets, leaveOutList, explain, describePicture]
+export const SHIPPED_HELPERS: readonly ShippedHelper[] = [fillOut, inAManner, askMe, ideas, moreLikeThis, tighten, sayOtherwise, carryOver, anotherMedium, anotherLight, anotherViewpoint, forThisEngine, byFacets, leaveOutList, explain, describePicture]

@@ -7,6 +7,7 @@ import { explainTask } from './explain.ts'
 import { fillOutTask } from './fill-out.ts'
 import { forEngineTask } from './for-engine.ts'
 import { ideasTask } from './ideas.ts'
+import { inAMannerTask } from './in-a-manner.ts'
 import { leaveOutsTask } from './leave-outs.ts'
 import { sayOtherwiseTask } from './say-otherwise.ts'
 import { tightenTask } from './tighten.ts'
@@ -18,6 +19,7 @@ const BY_PROPERTY: Readonly<Record<string, Task>> = { questions: askMeTask, idea
 /** What an instruction asks for when a whole prompt is wanted, the first that it says. */
 const BY_WORDS: readonly (readonly [RegExp, Task])[] = [
   [/\btighten|\bshorten|in fewer words|\bcondense/i, tightenTask],
+  [/in the manner|in a manner|way of writing/i, inAMannerTask],
   [/another medium|new medium|for the medium|change the medium/i, anotherMediumTask],
   [/change this prompt|carry (?:the|a|this) change|the same, but|so that it plays/i, carryOverTask],
   [/fill (?:it |this )?out|full prompt|expand|complete this/i, fillOutTask],

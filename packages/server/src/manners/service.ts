@@ -1,0 +1,49 @@
+import type { Manner } from '@idolon/contract'
+import type { MannerBody } from '@idolon/core'
+import type { Actor } from '../actor.ts'
+import { intoBin } from '../bin/deleted-rows.ts'
+import type { Database } from '../database/connect.ts'
+import { recordEvent } from '../events/events.ts'
+import { notFound, ProblemError } from '../http/problem.ts'
+import { projectState } from '../prompts/store.ts'
+
+interface Row {
+  id: string
+  project_id: string | null
+  body: MannerBody
+  saved_at: Date
+}
+const mannerOf = ({ id, project_id, body, saved_at }: Row): Manner => ({ id, projectId: project_id, body, savedAt: saved_at.toISOString() })
+
+/** Ways of writing prompts. */
+export class Manners {
+  constructor(private readonly db: Database) {}
+
+  async list(project?: string): Promise<Manner[]> {
+    const query = this.db('manners').orderBy('saved_at', 'desc').limit(500)
+    if (project) void query.where((own) => void own.whereNull('project_id').orWhere('project_id', project))
+    return (await query.select<Row[]>('id', 'project_id', 'body', 'saved_at')).map(mannerOf)
+  }
+
+  async save(actor: Actor, id: string, { projectId, body }: { projectId: string | null; body: MannerBody }): Promise<Manner> {
+    if (projectId && !(await projectState(this.db, projectId))) throw notFound('project')
+    if (body.words.low > body.words.middle || body.words.middle > body.words.high) throw new ProblemError('invalid', 'The lengths of a manner go up: shortest, usual, longest. Nothing was changed.')
+    if (new Set(body.facets.map(({ facet }) => facet)).size < body.facets.length) throw new ProblemError('invalid', 'A facet stands twice in the order of this manner. Nothing was changed.')
+    await this.db.transaction(async (trx) => {
+      await trx('manners')
+        .insert({ id, project_id: projectId, name: body.name, body: JSON.stringify(body), saved_by: actor.id })
+        .onConflict('id')
+        .merge({ project_id: projectId, name: body.name, body: JSON.stringify(body), saved_by: actor.id, saved_at: trx.fn.now() })
+      await recordEvent(trx, { kind: 'manners' })
+    })
+    return mannerOf(await this.db('manners').where({ id }).first<Row>('id', 'project_id', 'body', 'saved_at'))
+  }
+
+  async delete(actor: Actor, id: string): Promise<void> {
+    await this.db.transaction(async (trx) => {
+      if ((await intoBin(trx, 'manner', { id }, actor.id)).length === 0) throw notFound('manner')
+      await recordEvent(trx, { kind: 'manners' })
+      await recordEvent(trx, { kind: 'bin' })
+    })
+  }
+}

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { deleteManner, listBin, listManners, type Manner, putBack, readPrompt, saveManner, searchShelf } from '@idolon/contract'
+import { type MannerBody, mannerInWords, MAX_EXAMPLES, MIN_EXAMPLES } from '@idolon/core'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call.ts'
+import { onChange } from '../api/changes.ts'
+import { useActions } from '../go-to/actions.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
+import { counted } from '../shared/said.ts'
+import { textsIn } from '../shared/texts-in.ts'
+import ShelfParts from '../shelf/ShelfParts.vue'
+import { useProjects } from '../stores/projects.ts'
+import MannerEditor from './MannerEditor.vue'
+import WriteInManner from './WriteInManner.vue'
+
+/** Ways of writing: learned from a handful of good prompts, corrected, and written in. */
+const route = useRoute()
+const router = useRouter()
+const projects = useProjects()
+const notices = useNotices()
+const task = useTask()
+const reading = new ReadingClient(startReadingWorker)
+onScopeDispose(() => reading.stop())
+
+const all = shallowRef<Manner[]>()
+const learning = ref<string>()
+const writing = shallowRef<{ id: string; body: MannerBody; projectId: string | null; isNew: boolean }>()
+/** The draft that is to be written in a manner, when one was brought along. */
+const begun = ref<string>()
+const id = computed(() => String(route.params['manner'] ?? '') || all.value?.[0]?.id)
+const manner = computed(() => all.value?.find((one) => one.id === id.value))
+const texts = computed(() => textsIn(learning.value ?? '', MAX_EXAMPLES + 1))
+
+const load = async () => {
+  all.value = await call(listManners, { query: projects.current ? { project: projects.current.id } : {} })
+}
+watch(() => projects.current?.id, () => void task(load), { immediate: true })
+onChange((event) => {
+  if (event === 'reset' || event.kind === 'manners') void load().catch(() => undefined)
+})
+watch(id, () => (writing.value = undefined))
+if (typeof route.query['from'] === 'string') {
+  const { from } = route.query
+  void task(async () => (begun.value = (await call(readPrompt, { params: { prompt: from } })).draft.text))
+}
+
+/** Proven prompts of the project, as they stand in their drafts. */
+const addProven = () =>
+  task(async () => {
+    const project = projects.current
+    const { rows } = await call(searchShelf, { query: { ...(project ? { project: project.id } : {}), status: 'proven', limit: MAX_EXAMPLES } })
+    const found = await Promise.all(rows.map(({ id: prompt }) => call(readPrompt, { params: { prompt } })))
+    const more = found.map(({ draft }) => draft.text.replace(/\s*\n\s*/g, ' ').trim()).filter(Boolean)
+    learning.value = [...textsIn(learning.value ?? '', MAX_EXAMPLES), ...more].filter((text, i, list) => list.indexOf(text) === i).slice(0, MAX_EXAMPLES).join('\n\n')
+    if (!more.length) notices.show(`${project?.name ?? 'Idolon'} has no proven prompt yet. Paste some that are good.`)
+  })
+const learn = () =>
+  task(async () => {
+    const { manner: found, examples } = await reading.ask('learnManner', { name: '', texts: texts.value })
+    const terms = [...found.always.map(({ text }) => text), ...found.facets.flatMap((one) => one.terms.slice(0, 1))]
+    learning.value = undefined
+    writing.value = { id: crypto.randomUUID(), body: { ...found, name: (terms[0] ?? 'A manner').replace(/^\p{L}/u, (letter) => letter.toUpperCase()) }, projectId: projects.current?.id ?? null, isNew: true }
+    notices.show(`Learned from ${counted(examples.length, 'example')}. Correct what is not meant, then keep it.`)
+  })
+const save = (body: MannerBody, projectId: string | null) =>
+  task(async () => {
+    const { id: which } = writing.value!
+    await call(saveManner, { params: { manner: which }, body: { projectId, body } })
+    writing.value = undefined
+    await load()
+    await router.push(`/shelf/manners/${which}`)
+    notices.show(`“${body.name}” is kept.`)
+  })
+const remove = ({ id: which, body }: Manner) =>
+  task(async () => {
+    await router.push('/shelf/manners')
+    await call(deleteManner, { params: { manner: which } })
+    await load()
+    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Put it back', run: () => void task(async () => {
+      const entry = (await call(listBin, {})).find((one) => one.kind === 'manner' && one.name === body.name)
+      if (entry) await call(putBack, { params: { kind: 'manner', id: entry.id } })
+      await load()
+    }) } })
+  })
+useActions(() => [{ name: 'Learn a manner from prompts', words: 'style voice tone examples', run: () => (learning.value = '') }])
+</script>
+
+<template>
+  <main class="page manners">
+    <header>
+      <h1 class="view-title">Manners <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
+      <ShelfParts />
+      <p class="row-actions"><button class="quiet" @click="(writing = undefined), (learning = '')">Learn one from prompts</button></p>
+    </header>
+    <div class="columns">
+      <nav aria-label="Manners">
+        <ul>
+          <li v-for="one in all" :key="one.id">
+            <RouterLink class="choice tall" :to="`/shelf/manners/${one.id}`" :aria-current="one.id === id && !writing && learning === undefined ? 'true' : undefined"><span class="name">{{ one.body.name }}</span><span class="soft">{{ one.body.style === 'list' ? 'a list' : 'sentences' }}, about {{ one.body.words.middle }} words</span></RouterLink>
+          </li>
+        </ul>
+      </nav>
+      <form v-if="learning !== undefined" class="learn" @submit.prevent="learn">
+        <label class="labelled"><span>{{ MIN_EXAMPLES }} to {{ MAX_EXAMPLES }} prompts that are written as you want it, with an empty line between them ({{ Math.min(texts.length, MAX_EXAMPLES) }})</span><textarea v-model="learning" class="field" rows="14" maxlength="200000" /></label>
+        <p v-if="texts.length > MAX_EXAMPLES" class="soft">Only the first {{ MAX_EXAMPLES }} are taken.</p>
+        <p class="row-actions">
+          <button class="do" :disabled="texts.length < MIN_EXAMPLES">Learn from {{ counted(Math.min(texts.length, MAX_EXAMPLES), 'prompt') }}</button>
+          <button type="button" class="quiet" @click="addProven">Add the project’s proven prompts</button>
+          <button type="button" class="plain" @click="learning = undefined">Leave it</button>
+        </p>
+      </form>
+      <MannerEditor v-else-if="writing" :key="writing.id" :body="writing.body" :project-id="writing.projectId" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
+      <article v-else-if="manner" class="manner">
+        <h2 class="titled">{{ manner.body.name }} <span class="soft">{{ manner.projectId ? projects.byId(manner.projectId)?.name : 'for all projects' }}; learned from {{ counted(manner.body.examples.length, 'prompt') }}</span></h2>
+        <p class="told">{{ mannerInWords(manner.body) }}</p>
+        <p class="row-actions">
+          <button class="plain" @click="writing = { id: manner.id, body: manner.body, projectId: manner.projectId, isNew: false }">Correct it</button>
+          <button class="plain" @click="learning = manner.body.examples.join('\n\n')">Learn again from its prompts</button>
+          <button class="plain" @click="remove(manner)">Delete</button>
+        </p>
+        <WriteInManner :key="manner.id + (begun ?? '')" :manner="manner" :reading="reading" :begun="begun" />
+      </article>
+      <div v-else-if="all">
+        <p>No manner yet. Give {{ MIN_EXAMPLES }} to {{ MAX_EXAMPLES }} prompts that are written as you want it; what they have in common becomes a manner that any word can be written in.</p>
+        <p><button class="do" @click="learning = ''">Learn one from prompts</button></p>
+      </div>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.manners,
+header,
+.manner,
+.learn {
+  display: grid;
+  gap: 12px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 28px;
+  align-items: start;
+}
+.learn textarea {
+  width: 100%;
+  font-family: var(--serif);
+  font-size: 16px;
+}
+.told {
+  white-space: pre-line;
+  max-width: 860px;
+}
+</style>
