@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto'
 import { type Bench, percentile, timed } from './figure.ts'
 import { measuredServer } from './server.ts'
 
-const PROMPTS = 20_000
+const PROMPTS = 100_000
 const SUBJECTS = 'beekeeper,train,fox,heron,teapot,jar,goat,chapel,boat,lantern,miller,orchard,viaduct,glacier,baker,signal box,ferry,owl,cat,clock'.split(',')
 const HOWS = 'old,red,brass,tiny,weathered,sleeping,snowy,tall,painted,quiet,broken,shining,crooked,striped,velvet'.split(',')
 const PLACES = 'in a village,by the lake,under the pass,on a terrace,in a kitchen,above the clouds,at the station,in a meadow,behind the mill,on the ridge'.split(',')
@@ -39,14 +39,28 @@ export const shelf: Bench = async () => {
       const beginnings = Array.from({ length: Math.floor(query.length / 3) }, (_, k) => query.slice(0, 3 * (k + 1)))
       return i % 5 ? beginnings : [...beginnings, query.replace(/(\w)(\w)(?=\w*$)/, '$2$1')]
     })
-    const searches: number[] = []
-    const bare: number[] = []
-    for (const q of typed) {
-      searches.push(await timed(() => search(q)))
-      const words = q.split(' ').filter(Boolean).map((word) => `'${word}':*`).join(' & ')
-      bare.push(await timed(async () => db.raw('select prompt_id from prompt_search where document @@ ?::tsquery limit 40', [words])))
+    const bareQuery = (q: string) => db.raw('select prompt_id from shelf where document @@ ?::tsquery and not deleted order by changed desc limit 40', [q.split(' ').filter(Boolean).map((word) => `'${word}':*`).join(' & ')])
+    const measure = async (list: readonly string[]) => {
+      const searches: number[] = []
+      const bare: number[] = []
+      for (const q of list) {
+        searches.push(await timed(() => search(q)))
+        bare.push(await timed(async () => bareQuery(q)))
+      }
+      return { searches, bare }
     }
-    return [{ what: `Shelf search over ${PROMPTS.toLocaleString('en')} prompts, p95 of ${typed.length} keystrokes`, value: percentile(searches, 95), unit: 'ms', baseline: { what: 'the bare full-text query, unranked, p95', value: percentile(bare, 95) }, limit: 100 }]
+    const { searches, bare } = await measure(typed)
+    const exact = await measure(queries)
+    const bareExact = percentile(exact.bare, 95)
+    const said = Array.from({ length: 60 }, () => `${pick(SUBJECTS)}, medium: ${pick(MEDIA)}`)
+    const { rows: progress } = await db.raw<{ rows: { read: number }[] }>('select count(*)::int as read from shelf_said')
+    const facets: number[] = []
+    for (const q of said) facets.push(await timed(() => search(q)))
+    return [
+      { what: `Shelf search over ${PROMPTS.toLocaleString('en')} prompts, p95 of ${typed.length} keystrokes`, value: percentile(searches, 95), unit: 'ms', baseline: { what: 'the bare full-text query, newest first, p95', value: percentile(bare, 95) }, limit: 100 },
+      { what: `The same of ${queries.length} searches whose every word is whole`, value: percentile(exact.searches, 95), unit: 'ms', baseline: { what: 'the bare full-text query, newest first, p95', value: bareExact }, limit: Math.max(100, 2 * bareExact) },
+      { what: `The same by a word and what a facet says, p95 of ${said.length} (${progress[0]?.read.toLocaleString('en') ?? 0} read by then)`, value: percentile(facets, 95), unit: 'ms', baseline: { what: 'the bare full-text query, newest first, p95', value: percentile(bare, 95) }, limit: 100 },
+    ]
   } finally {
     await server.close()
     await db.destroy()

@@ -16,7 +16,7 @@ import { addReference, changeReference, closeTries, deleteReference, listReferen
 import type { Route } from './route.ts'
 import { promptsBreakingRules, readRules, setRules } from './rules.ts'
 import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
-import { listTags, searchShelf } from './shelf.ts'
+import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, readEvidence, renameTag, searchShelf } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteManner, listManners, saveManner } from './manner.ts'
@@ -59,6 +59,12 @@ export const ROUTES = [
   promptsThatSay,
   searchShelf,
   listTags,
+  renameTag,
+  changePrompts,
+  listSearches,
+  keepSearch,
+  forgetSearch,
+  readEvidence,
   listTemplates,
   readTemplateWhole,
   addTemplate,

@@ -1,32 +1,42 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { closed, Id, plainText } from './primitives.ts'
+import { closed, Id, Instant, plainText, Tag } from './primitives.ts'
 import { PromptSummary, Status } from './prompt.ts'
 import { route } from './route.ts'
 
 export const TagCount = Type.Object({ tag: Type.String(), count: Type.Integer() }, { title: 'TagCount' })
 export type TagCount = Static<typeof TagCount>
 
+/** A prompt that was found, and why. */
+export const FoundPrompt = Type.Composite([PromptSummary, Type.Object({ why: Type.Array(Type.String({ description: 'In words: where what was looked for stands.' })) })], { title: 'FoundPrompt' })
+export type FoundPrompt = Static<typeof FoundPrompt>
+
+const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })
+const filters = {
+  q: Type.Optional(plainText(500, { description: 'Words of text, title, tags and notes; or what a facet says, as in “light: rim light”.' })),
+  project: Type.Optional(Id),
+  tag: Type.Optional(plainText(60)),
+  status: Type.Optional(Status),
+  kept: Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000, description: 'Only prompts with so many keepers or more.' })),
+  tried: Type.Optional(Type.Boolean({ description: 'Only prompts with a picture, or only those without.' })),
+  engine: Type.Optional(plainText(60)),
+  colour: Type.Optional(plainText(20, { description: 'Of the best proof, by its plain name.' })),
+  template: Type.Optional(Id),
+  since: Type.Optional(Day),
+  until: Type.Optional(Day),
+}
+
 export const searchShelf = route({
   id: 'searchShelf',
   method: 'get',
   path: '/api/shelf',
   summary: 'Prompts of all projects: the best match first when words are given, else the last changed.',
-  query: Type.Object(
-    {
-      q: Type.Optional(plainText(500)),
-      project: Type.Optional(Id),
-      tag: Type.Optional(plainText(60)),
-      status: Type.Optional(Status),
-      kept: Type.Optional(Type.Boolean({ description: 'Only prompts with a keeper.' })),
-      limit: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })),
-      offset: Type.Optional(Type.Integer({ minimum: 0 })),
-    },
-    closed,
-  ),
+  query: Type.Object({ ...filters, limit: Type.Optional(Type.Integer({ minimum: 1, maximum: 200 })), offset: Type.Optional(Type.Integer({ minimum: 0 })) }, closed),
   answer: Type.Object({
-    rows: Type.Array(PromptSummary),
-    total: Type.Integer(),
+    rows: Type.Array(FoundPrompt),
+    total: Type.Integer({ description: 'Counted up to 1,000.' }),
+    more: Type.Boolean({ description: 'Whether there are more than were counted.' }),
     read: Type.Array(Type.Object({ typed: Type.String(), as: Type.String() }), { description: 'Words taken for another spelling.' }),
+    unread: Type.Integer({ description: 'Prompts whose facets are not read yet; asked for when a facet is looked for, else 0.' }),
   }),
 })
 export const listTags = route({
@@ -37,3 +47,51 @@ export const listTags = route({
   query: Type.Object({ project: Type.Optional(Id) }, closed),
   answer: Type.Array(TagCount),
 })
+export const renameTag = route({
+  id: 'renameTag',
+  method: 'post',
+  path: '/api/tags/rename',
+  summary: 'Gives a tag another name, in a project or everywhere; where the name is in use already, the two become one. An empty name takes the tag away.',
+  body: Type.Object({ from: Tag, to: plainText(60), project: Type.Optional(Id) }, closed),
+  answer: Type.Object({ changed: Type.Array(Id, { description: 'The prompts that had the tag.' }) }),
+})
+export const changePrompts = route({
+  id: 'changePrompts',
+  method: 'post',
+  path: '/api/prompts/change',
+  summary: 'Changes many prompts at once, all of them or none: tags added and taken away, status, project, or into the bin.',
+  body: Type.Object(
+    {
+      prompts: Type.Array(Id, { minItems: 1, maxItems: 1_000 }),
+      addTags: Type.Optional(Type.Array(Tag, { maxItems: 20 })),
+      removeTags: Type.Optional(Type.Array(Tag, { maxItems: 60 })),
+      status: Type.Optional(Status),
+      project: Type.Optional(Id),
+      deleted: Type.Optional(Type.Boolean()),
+    },
+    closed,
+  ),
+  answer: Type.Object({ changed: Type.Integer() }),
+})
+
+/** A search kept under a name, as its address has it. */
+export const KeptSearch = Type.Object({ id: Id, name: Type.String(), query: Type.Record(Type.String({ maxLength: 20 }), Type.String({ maxLength: 500 })), keptAt: Instant }, { title: 'KeptSearch' })
+export type KeptSearch = Static<typeof KeptSearch>
+export const listSearches = route({ id: 'listSearches', method: 'get', path: '/api/searches', summary: 'Searches kept under a name.', answer: Type.Array(KeptSearch) })
+export const keepSearch = route({ id: 'keepSearch', method: 'put', path: '/api/searches/:search', summary: 'Keeps a search under a name.', params: Type.Object({ search: Id }, closed), body: Type.Object({ name: plainText(80, { minLength: 1 }), query: KeptSearch.properties.query }, closed), answer: KeptSearch })
+export const forgetSearch = route({ id: 'forgetSearch', method: 'delete', path: '/api/searches/:search', summary: 'Forgets a search; the prompts stay.', params: Type.Object({ search: Id }, closed) })
+
+/** A prompt in the line of copies that it comes from, or that came from it. */
+export const Relative = Type.Object({ promptId: Id, title: Type.String(), projectId: Id, steps: Type.Integer({ description: 'Copies between; below 0 for what it came from.' }), proofs: Type.Integer(), keepers: Type.Integer() }, { title: 'Relative' })
+export type Relative = Static<typeof Relative>
+/** What a prompt has shown it can do. */
+export const Evidence = Type.Object(
+  {
+    engines: Type.Array(Type.Object({ name: Type.String(), tried: Type.Integer(), kept: Type.Integer() })),
+    lastUsed: Type.Union([Instant, Type.Null()], { description: 'When it was last tried.' }),
+    family: Type.Array(Relative, { description: 'Ancestors first, nearest last; then offspring.' }),
+  },
+  { title: 'Evidence' },
+)
+export type Evidence = Static<typeof Evidence>
+export const readEvidence = route({ id: 'readEvidence', method: 'get', path: '/api/prompts/:prompt/evidence', summary: 'Kept of tried by engine, when it was last used, what it came from and what came from it.', params: Type.Object({ prompt: Id }, closed), answer: Evidence })

@@ -34,6 +34,7 @@ import { Sealer } from './security/sealed.ts'
 import { Secrets } from './security/secrets.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
+import { Shelf } from './shelf/service.ts'
 import { ClientSheets } from './sheets/service.ts'
 import { shipTemplates } from './templates/ship.ts'
 import { Templates } from './templates/service.ts'
@@ -109,6 +110,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         templates: new Templates(db, engines),
         trials: new Trials(db, engines, queue),
         manners: new Manners(db),
+        shelf: new Shelf(db),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )

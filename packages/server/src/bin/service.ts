@@ -102,7 +102,8 @@ export class Bin {
     await trx('turns').where({ prompt_id: promptId }).update({ draft: JSON.stringify(emptyDraft()), messages: '[]', given: '{}', further: null, text: '', earlier: [], value: null, proposed: null, mended: [], fixed_lost: [] })
     await trx('version_phrases').whereIn('version_id', trx('versions').where({ prompt_id: promptId }).select('id')).delete()
     await trx('versions').where({ prompt_id: promptId }).update({ body: JSON.stringify(versionBodyOf(emptyDraft())), changes: [], why: '' })
-    await trx('prompt_search').where({ prompt_id: promptId }).delete()
+    await trx('shelf').where({ prompt_id: promptId }).delete()
+    await trx('shelf_said').where({ prompt_id: promptId }).delete()
     await trx('drafts').where({ prompt_id: promptId }).update({ body: JSON.stringify(emptyDraft()), first_words: 'A prompt removed for good' })
   }
 

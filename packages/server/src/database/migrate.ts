@@ -7,6 +7,7 @@ import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as manners } from './manners-migration.ts'
 import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
+import { up as shelf } from './shelf-migration.ts'
 import { up as templates } from './templates-migration.ts'
 import { up as trials } from './trials-migration.ts'
 import { up as tryLookJudge } from './try-look-judge-migration.ts'
@@ -23,6 +24,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-templates', up: templates },
   { name: '2026-11-26-trials', up: trials },
   { name: '2026-11-26-manners', up: manners },
+  { name: '2026-11-26-shelf', up: shelf },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

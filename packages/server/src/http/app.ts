@@ -78,7 +78,6 @@ import {
   listProjects,
   listProofs,
   listRuns,
-  listTags,
   listVersions,
   openApiDocument,
   putBackPrompt,
@@ -89,7 +88,6 @@ import {
   readRun,
   recentRuns,
   saveEdits,
-  searchShelf,
   startRun,
   stopRun,
   switchEngine,
@@ -123,7 +121,8 @@ import type { Prompts } from '../prompts/service.ts'
 import type { Proofs } from '../proofs/service.ts'
 import type { Runs } from '../runs/service.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
-import { searchShelf as search, tagCounts } from '../shelf/search.ts'
+import { shelfRoutes } from '../shelf/routes.ts'
+import type { Shelf } from '../shelf/service.ts'
 import { sheetRoutes } from '../sheets/routes.ts'
 import type { ClientSheets } from '../sheets/service.ts'
 import { templateRoutes } from '../templates/routes.ts'
@@ -167,6 +166,7 @@ export interface Services {
   templates: Templates
   trials: Trials
   manners: Manners
+  shelf: Shelf
 }
 
 const security = helmet({
@@ -243,8 +243,6 @@ export function createApp(services: Services, options: { port: () => number; pag
     return undefined
   })
   on(promptsThatSay, ({ query }) => terms.promptsThatSay(query.words, query.project))
-  on(searchShelf, ({ query }) => search(db, index, query))
-  on(listTags, ({ query }) => tagCounts(db, query.project))
   on(createPrompt, ({ actor, body }) => prompts.create(actor, body))
   on(readPrompt, ({ params }) => prompts.read(params.prompt))
   on(changePrompt, ({ actor, params, body }) => prompts.change(actor, params.prompt, body))
@@ -345,6 +343,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(readCaseRun, ({ params }) => caseRuns.read(params.run))
   on(stopCaseRun, ({ actor, params }) => caseRuns.stop(actor, params.run))
 
+  shelfRoutes(on, db, index, services.shelf)
   templateRoutes(on, services.templates)
   trialRoutes(on, services.trials)
   mannerRoutes(on, services.manners)

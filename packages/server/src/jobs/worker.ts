@@ -1,3 +1,4 @@
+import { setTimeout as sleep } from 'node:timers/promises'
 import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
 import { forgetOldEvents } from '../events/events.ts'
@@ -7,6 +8,8 @@ import { readVersionPhrases } from '../phrases/read-versions.ts'
 import { forgetUnused } from '../pictures/store.ts'
 import { freeProofs } from '../proofs/lease.ts'
 import type { ReadingWorker } from '../references/reading-worker.ts'
+import { nameColours } from '../shelf/colours.ts'
+import { readSaid } from '../shelf/said.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import type { TurnWorker } from '../turns/worker.ts'
 import type { ProofQueue } from './proof-queue.ts'
@@ -36,6 +39,11 @@ function repeat(every: number, log: Logger, what: string, task: () => Promise<un
   }
 }
 
+/** Batch after batch while there is anything, with room for other work between. */
+async function untilDone(batch: () => Promise<number>): Promise<void> {
+  while ((await batch()) > 0) await sleep(5)
+}
+
 /** Starts this process's share of the slow work; returns what ends it. */
 export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; readings: ReadingWorker; log: Logger }): Promise<() => void> {
   const { db, queue, maker, index, judging, turns, readings, log } = parts
@@ -49,6 +57,8 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
     repeat(SWEEP_MS, log, 'turns not looked for', () => turns.look()),
     repeat(SWEEP_MS, log, 'pictures not read', () => readings.look()),
     repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
+    repeat(INDEX_MS, log, 'prompts not read', () => untilDone(() => readSaid(db))),
+    repeat(INDEX_MS, log, 'colours not named', () => untilDone(() => nameColours(db))),
     repeat(INDEX_MS, log, 'ranks not brought up to date', () => judging.refreshRanks()),
     repeat(INDEX_MS, log, 'versions not read', () => readVersionPhrases(db)),
     repeat(FORGET_MS, log, 'unused pictures not forgotten', () => forgetUnused(db)),

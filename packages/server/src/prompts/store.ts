@@ -140,7 +140,6 @@ export async function updatePrompt(trx: Knex.Transaction, id: string, change: Pr
   await trx('prompts')
     .where({ id })
     .update({ ...rest, ...(best === undefined ? {} : { best_proof_id: best }), changed_at: trx.fn.now() })
-  await trx('drafts').where({ prompt_id: id }).update({ search_stale: true })
 }
 
 export const setDeleted = async (trx: Knex.Transaction, id: string, deleted: boolean): Promise<void> => {

@@ -81,7 +81,6 @@ export class Proofs {
     }
     await this.db.transaction(async (trx) => {
       if (Object.keys(values).length) await trx('proofs').where({ id }).update(values)
-      if (note !== undefined) await trx('drafts').where({ prompt_id: proof.promptId }).update({ search_stale: true })
       await recordEvent(trx, { kind: 'proof', proofId: id, runId: proof.runId, promptId: proof.promptId, projectId: proof.projectId })
     })
     return this.read(id)
@@ -103,15 +102,14 @@ export class Proofs {
           ...(deleted === undefined ? {} : { deleted_at: deleted ? trx.fn.now() : null }),
         })
         .returning<{ run_id: string; prompt_id: string }[]>(['run_id', 'prompt_id'])
-      await this.#tellOfMany(trx, changed, { note: Boolean(note), ranks: deleted !== undefined })
+      await this.#tellOfMany(trx, changed, deleted !== undefined)
       return { changed: changed.length }
     })
   }
 
   /** One event a run, however many of its proofs changed. */
-  async #tellOfMany(trx: Knex.Transaction, changed: readonly { run_id: string; prompt_id: string }[], { note, ranks }: { note: boolean; ranks: boolean }): Promise<void> {
+  async #tellOfMany(trx: Knex.Transaction, changed: readonly { run_id: string; prompt_id: string }[], ranks: boolean): Promise<void> {
     const prompts = [...new Set(changed.map(({ prompt_id }) => prompt_id))]
-    if (note) await trx('drafts').whereIn('prompt_id', prompts).update({ search_stale: true })
     if (ranks) await trx('prompts').whereIn('id', prompts).update({ ranks_stale: true })
     for (const [runId, promptId] of new Map(changed.map(({ run_id, prompt_id }) => [run_id, prompt_id]))) await recordEvent(trx, { kind: 'proof', runId, promptId })
     if (ranks) await recordEvent(trx, { kind: 'bin' })

@@ -1,20 +1,34 @@
-import type { Draft } from '@idolon/core'
+import { type Draft, fixedFacetsOf } from '@idolon/core'
+import { createHash } from 'node:crypto'
 import type { Database } from '../database/connect.ts'
+import { bestProofId } from '../proofs/proof-rows.ts'
 
 interface StaleRow {
   prompt_id: string
-  body: Draft
-  title: string
+  project_id: string
+  status: string
   tags: string[]
+  template_id: string | null
+  title: string
   note: string
+  body: Draft
+  changed: Date
+  deleted: boolean
   proof_notes: string | null
+  tried_on: string[] | null
+  proofs: number
+  keepers: number
+  dropped: number
+  best_picture: string | null
 }
 
 const BATCH = 500
 /** Words alone: PostgreSQL's own parser would take markup, addresses and file names for more than words. */
 const plain = (text: string) => (text.match(/[\p{L}\p{N}]+/gu) ?? []).join(' ')
+/** What of a draft is read: equal for two exactly when a reading of them is. */
+export const textHash = ({ text, marks }: Pick<Draft, 'text' | 'marks'>): string => createHash('sha256').update(JSON.stringify([text, fixedFacetsOf(marks), marks.filter(({ kind }) => kind === 'off')])).digest('hex').slice(0, 24)
 
-/** Keeps the Shelf's full-text documents and its vocabulary in step with the prompts. A cache: it can be emptied and rebuilt. */
+/** Keeps the Shelf's rows and its vocabulary in step with prompts, drafts and proofs. A cache: it can be emptied and rebuilt. */
 export class SearchIndex {
   constructor(private readonly db: Database) {}
 
@@ -29,31 +43,49 @@ export class SearchIndex {
   #refreshBatch(): Promise<number> {
     return this.db.transaction(async (trx) => {
       const { rows } = await trx.raw<{ rows: StaleRow[] }>(
-        `select d.prompt_id, d.body, coalesce(nullif(x.title, ''), d.first_words) as title, x.tags, x.note,
-           (select string_agg(p.note, ' ') from proofs p where p.prompt_id = x.id and p.note <> '') as proof_notes
-         from drafts d join prompts x on x.id = d.prompt_id where d.search_stale limit ? for update of d skip locked`,
+        `select d.prompt_id, x.project_id, x.status, x.tags, x.template_id, coalesce(nullif(x.title, ''), d.first_words) as title, x.note, d.body,
+           greatest(x.changed_at, d.saved_at) as changed, x.deleted_at is not null as deleted, n.*,
+           (select p.picture from proofs p where p.id = ${bestProofId('p.prompt_id = x.id', 'x.best_proof_id')}) as best_picture
+         from drafts d join prompts x on x.id = d.prompt_id
+         cross join lateral (
+           select count(*) filter (where state = 'stored')::int as proofs, count(*) filter (where verdict = 'keep')::int as keepers, count(*) filter (where verdict = 'drop')::int as dropped,
+             array_agg(distinct engine->>'id') filter (where state = 'stored') as tried_on, string_agg(nullif(note, ''), ' ') as proof_notes
+           from proofs where prompt_id = x.id and deleted_at is null) n
+         where d.search_stale limit ? for update of d skip locked`,
         [BATCH],
       )
       if (rows.length === 0) return 0
-      const columns = [
-        rows.map((row) => row.prompt_id),
-        rows.map((row) => plain(row.title)),
-        rows.map((row) => plain(row.tags.join(' '))),
-        rows.map((row) => plain(`${row.body.text} ${row.body.leaveOut.join(' ')}`)),
-        rows.map((row) => plain(`${row.note} ${row.proof_notes ?? ''}`)),
-      ]
+      const texts = (of: (row: StaleRow) => string) => rows.map((row) => plain(of(row)))
+      const values = rows.map((row) => ({
+        prompt_id: row.prompt_id,
+        project_id: row.project_id,
+        status: row.status,
+        tags: row.tags,
+        template_id: row.template_id,
+        engines: [...new Set([...(row.tried_on ?? []), ...row.body.engines.map(({ engine }) => engine)])],
+        proofs: row.proofs,
+        keepers: row.keepers,
+        dropped: row.dropped,
+        changed: row.changed.toISOString(),
+        deleted: row.deleted,
+        best_picture: row.best_picture,
+        text_hash: textHash(row.body),
+      }))
       const documents = `select id, setweight(to_tsvector('simple', unaccent(title)), 'A') || setweight(to_tsvector('simple', unaccent(tags)), 'B')
           || setweight(to_tsvector('simple', unaccent(words)), 'C') || setweight(to_tsvector('simple', unaccent(notes)), 'D') as document
         from unnest(?::uuid[], ?::text[], ?::text[], ?::text[], ?::text[]) as t(id, title, tags, words, notes)`
       await trx.raw(
         `with documents as materialized (${documents}),
-          kept as (insert into prompt_search (prompt_id, document) select id, document from documents
-            on conflict (prompt_id) do update set document = excluded.document)
+          kept as (insert into shelf select v.prompt_id, v.project_id, v.status, v.tags, v.template_id, v.engines, v.proofs, v.keepers, v.dropped, v.changed, v.deleted, d.document, v.best_picture, v.text_hash
+            from jsonb_to_recordset(?::jsonb) as v(prompt_id uuid, project_id uuid, status text, tags text[], template_id uuid, engines text[], proofs int, keepers int, dropped int, changed timestamptz, deleted boolean, best_picture text, text_hash text)
+            join documents d on d.id = v.prompt_id
+            on conflict (prompt_id) do update set (project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash) =
+              (excluded.project_id, excluded.status, excluded.tags, excluded.template_id, excluded.engines, excluded.proofs, excluded.keepers, excluded.dropped, excluded.changed, excluded.deleted, excluded.document, excluded.best_picture, excluded.text_hash))
         insert into search_words (word)
           select distinct lexeme from documents, unnest(tsvector_to_array(document)) as lexeme
           where length(lexeme) between 3 and 40 and not exists (select 1 from search_words w where w.word = lexeme)
           order by 1 on conflict do nothing`,
-        columns,
+        [rows.map((row) => row.prompt_id), texts(({ title }) => title), texts(({ tags }) => tags.join(' ')), texts(({ body }) => `${body.text} ${body.leaveOut.join(' ')}`), texts(({ note, proof_notes }) => `${note} ${proof_notes ?? ''}`), JSON.stringify(values)],
       )
       await trx('drafts').whereIn('prompt_id', rows.map((row) => row.prompt_id)).update({ search_stale: false })
       return rows.length

@@ -1,102 +1,107 @@
-import type { PromptSummary, Status, TagCount } from '@idolon/contract'
+import type { FoundPrompt, Status, TagCount } from '@idolon/contract'
+import { type ShelfWords, shelfWords } from '@idolon/core'
 import type { Database } from '../database/connect.ts'
 import { SUMMARY_COLUMNS, summariesOf, type SummaryRow } from '../prompts/store.ts'
+import { saidQuery, unreadCount } from './said.ts'
 import type { SearchIndex } from './search-index.ts'
+import { readWords, type TypedWord, wordQuery } from './typed-words.ts'
+import { whyFound } from './why.ts'
 
 export interface ShelfQuery {
   q?: string
   project?: string
   tag?: string
   status?: Status
-  kept?: boolean
+  kept?: number
+  tried?: boolean
+  engine?: string
+  colour?: string
+  template?: string
+  since?: string
+  until?: string
   limit?: number
   offset?: number
 }
-
 export interface ShelfAnswer {
-  rows: PromptSummary[]
+  rows: FoundPrompt[]
   total: number
+  more: boolean
   /** Words that no prompt has, and what they were read as. */
   read: { typed: string; as: string }[]
+  unread: number
 }
 
-const MAX_WORDS = 12
 /** Of a very common word only the last changed prompts are ranked. */
-const RANKED = 2_000
+const RANKED = 1_000
+/** Further than this nobody counts. */
+const COUNTED = 1_000
 
-const wordsOf = (q: string) => (q.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).slice(0, MAX_WORDS)
-
-interface WordRow {
-  typed: string
-  words: string[]
-  exact: boolean
-}
-
-/**
- * For each typed word the words of the vocabulary it may stand for: itself as a
- * prefix where any word starts so, else the nearest by trigrams within one or two letters (Levenshtein 1966).
- */
-async function readWords(db: Database, typed: string[]): Promise<WordRow[]> {
-  const { rows } = await db.raw<{ rows: WordRow[] }>(
-    `select t.typed, found.exact, found.words from (select unaccent(w) as typed, n from unnest(?::text[]) with ordinality as u(w, n)) t
-     left join lateral (
-       select true as exact, array[t.typed] as words
-       where exists (select 1 from search_words where word like replace(t.typed, '_', '\\_') || '%') or length(t.typed) < 3
-       union all
-       select false, array_agg(word) from (
-         select word from search_words
-         where word % t.typed and levenshtein_less_equal(left(word, 60), left(t.typed, 60), 2) <= case when length(t.typed) < 6 then 1 else 2 end
-         order by levenshtein_less_equal(left(word, 60), left(t.typed, 60), 2), similarity(word, t.typed) desc, word limit 3) near
-       limit 1) found on true
-     order by t.n`,
-    [typed],
-  )
-  return rows
+/** Conditions on a row of the shelf, `s`, with their bindings. */
+function conditionsFor(asked: ShelfQuery, query: string, said: string) {
+  const conditions = ['not s.deleted']
+  const bindings: (string | number)[] = []
+  const also = (condition: string, ...values: (string | number)[]) => {
+    conditions.push(condition)
+    bindings.push(...values)
+  }
+  if (query) also('s.document @@ ?::tsquery', query)
+  if (said) also('s.prompt_id in (select prompt_id from shelf_said where said @@ ?::tsquery)', said)
+  if (asked.project) also('s.project_id = ?', asked.project)
+  if (asked.tag) also('s.tags @> array[?]::text[]', asked.tag)
+  if (asked.status) also('s.status = ?', asked.status)
+  if (asked.kept) also('s.keepers >= ?', asked.kept)
+  if (asked.tried !== undefined) also(asked.tried ? 's.proofs > 0' : 's.proofs = 0')
+  if (asked.engine) also('? = any(s.engines)', asked.engine)
+  if (asked.template) also('s.template_id = ?', asked.template)
+  if (asked.colour) also('s.best_picture in (select picture from picture_colours where names @> array[?]::text[])', asked.colour)
+  if (asked.since) also('s.changed >= ?::date', asked.since)
+  if (asked.until) also(`s.changed < ?::date + interval '1 day'`, asked.until)
+  return { where: conditions.join(' and '), bindings }
 }
 
 export async function searchShelf(db: Database, index: SearchIndex, asked: ShelfQuery): Promise<ShelfAnswer> {
   const { limit = 50, offset = 0 } = asked
   await index.refresh()
-  const typed = wordsOf(asked.q ?? '')
-  const read = typed.length ? await readWords(db, typed) : []
-  const unread = read.filter((row) => !row.words?.length)
-  if (unread.length) return { rows: [], total: 0, read: [] }
-  const query = read.map((row) => (row.exact ? `'${row.typed}':*` : `(${row.words.map((word) => `'${word.replaceAll("'", "''")}'`).join(' | ')})`)).join(' & ')
-
-  const conditions = ['x.deleted_at is null']
-  const bindings: (string | number)[] = []
-  const also = (condition: string, value?: string) => {
-    conditions.push(condition)
-    if (value !== undefined) bindings.push(value)
-  }
-  if (query) also('s.document @@ ?::tsquery', query)
-  if (asked.project) also('x.project_id = ?', asked.project)
-  if (asked.tag) also('x.tags @> array[?]::text[]', asked.tag)
-  if (asked.status) also('x.status = ?', asked.status)
-  if (asked.kept) also(`exists (select 1 from proofs k where k.prompt_id = x.id and k.verdict = 'keep' and k.deleted_at is null)`)
-  const from = `from prompts x join drafts d on d.prompt_id = x.id ${query ? 'join prompt_search s on s.prompt_id = x.id' : ''} where ${conditions.join(' and ')}`
-  const changed = 'greatest(x.changed_at, d.saved_at)'
-
-  const counted = db.raw<{ rows: { total: number }[] }>(`select count(*) as total ${from}`, bindings)
-  const order = query ? `ts_rank(document, ?::tsquery) desc, changed desc` : 'changed desc'
-  const found = db.raw<{ rows: SummaryRow[] }>(
-    `with newest as materialized (
-       select x.id, ${changed} as changed ${query ? ', s.document' : ''} ${from} order by ${changed} desc limit ${query ? RANKED : offset + limit}),
-     page as materialized (select id, row_number() over (order by ${order}) as place from newest order by place limit ? offset ?)
-     select ${SUMMARY_COLUMNS} from page join prompts x on x.id = page.id join drafts d on d.prompt_id = x.id order by page.place`,
+  const typed = shelfWords(asked.q ?? '')
+  const read = typed.words.length ? await readWords(db, typed.words) : []
+  const unread = typed.said.length ? await unreadCount(db) : 0
+  if (read.some((row) => !row.words?.length)) return { rows: [], total: 0, more: false, read: [], unread }
+  const query = wordQuery(read)
+  const { where, bindings } = conditionsFor(asked, query, saidQuery(typed.said))
+  const counted = db.raw<{ rows: { total: number }[] }>(`select count(*)::int as total from (select 1 from shelf s where ${where} limit ${COUNTED + 1}) t`, bindings)
+  const page = db.raw<{ rows: { prompt_id: string }[] }>(
+    query
+      ? `select prompt_id from (select s.prompt_id, s.document, s.changed from shelf s where ${where} order by s.changed desc limit ${Math.max(RANKED, offset + limit)}) newest
+         order by ts_rank(document, ?::tsquery) desc, changed desc limit ? offset ?`
+      : `select s.prompt_id from shelf s where ${where} order by s.changed desc limit ? offset ?`,
     [...bindings, ...(query ? [query] : []), limit, offset],
   )
-  const [{ rows: counts }, { rows }] = await Promise.all([counted, found])
+  const [{ rows: counts }, { rows: found }] = await Promise.all([counted, page])
+  const total = counts[0]?.total ?? 0
   return {
-    rows: await summariesOf(db, rows),
-    total: counts[0]?.total ?? 0,
+    rows: await rowsFor(db, found.map((row) => row.prompt_id), read, typed.said),
+    total: Math.min(total, COUNTED),
+    more: total > COUNTED,
     read: read.filter((row) => !row.exact).map((row) => ({ typed: row.typed, as: row.words.join(', ') })),
+    unread,
   }
+}
+
+/** What the Shelf shows of prompts, in order, with why each was found. */
+async function rowsFor(db: Database, ids: readonly string[], read: readonly TypedWord[], said: ShelfWords['said']): Promise<FoundPrompt[]> {
+  if (ids.length === 0) return []
+  const { rows } = await db.raw<{ rows: (SummaryRow & { proof_notes: string | null })[] }>(
+    `select ${SUMMARY_COLUMNS}, (select string_agg(p.note, ' ') from proofs p where p.prompt_id = x.id and p.note <> '') as proof_notes
+     from unnest(?::uuid[]) with ordinality as page(id, place) join prompts x on x.id = page.id join drafts d on d.prompt_id = x.id order by page.place`,
+    [ids as string[]],
+  )
+  const summaries = await summariesOf(db, rows)
+  return summaries.map((prompt, i) => ({ ...prompt, why: whyFound(prompt, rows[i]!.draft_body.text, `${prompt.note} ${rows[i]!.proof_notes ?? ''}`, read, said) }))
 }
 
 export async function tagCounts(db: Database, project?: string): Promise<TagCount[]> {
   const { rows } = await db.raw<{ rows: TagCount[] }>(
-    `select tag, count(*) as count from prompts x, unnest(x.tags) as tag
+    `select tag, count(*)::int as count from prompts x, unnest(x.tags) as tag
      where x.deleted_at is null ${project ? 'and x.project_id = ?' : ''} group by tag order by count desc, tag limit 500`,
     project ? [project] : [],
   )

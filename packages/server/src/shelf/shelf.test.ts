@@ -1,4 +1,6 @@
-import { changePrompt, changeProof, deletePrompt, listTags, putBackPrompt, type QueryOf, searchShelf } from '@idolon/contract'
+import { changePrompt, changePrompts, changeProof, createPrompt, deletePrompt, forgetSearch, keepSearch, listSearches, listTags, putBackPrompt, type QueryOf, readEvidence, readPrompt, renameTag, searchShelf } from '@idolon/contract'
+import { randomUUID } from 'node:crypto'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { TestServer } from '../testing/test-server.ts'
 
@@ -64,6 +66,82 @@ describe('the Shelf', () => {
     expect(await best()).toBe(first!.id)
     await server.call(changePrompt, { params: { prompt }, body: { bestProofId: second!.id } })
     expect(await best()).toBe(second!.id)
-    expect((await found({ kept: true })).names).toEqual(['train'])
+    expect((await found({ kept: 1 })).names).toEqual(['train'])
+  })
+
+  it('finds by what a facet says once drafts are read, and by engine, colour, counts and date', async () => {
+    const until = async (query: QueryOf<typeof searchShelf>, wanted: string[]) => {
+      for (let i = 0; i < 100; i++) {
+        const { names } = await found(query)
+        if (JSON.stringify(names) === JSON.stringify(wanted)) return names
+        await sleep(100)
+      }
+      return (await found(query)).names
+    }
+    expect(await until({ q: 'medium: linocut' }, ['fox'])).toEqual(['fox'])
+    expect((await found({ q: 'setting: linocut' })).names).toEqual([])
+    expect((await found({ q: 'red, medium: lino' })).names).toEqual(['fox'])
+    expect((await found({ engine: 'burin', tried: true })).names).toEqual(['train'])
+    expect((await found({ tried: false })).names).toEqual(['jar', 'fox'])
+    expect((await found({ kept: 2 })).names).toEqual([])
+    const { bestProof } = (await server.call(searchShelf, { query: { q: 'viaduct' } })).rows[0]!
+    expect(bestProof).not.toBeNull()
+    const colours = ['red', 'orange', 'yellow', 'green', 'blue', 'purple', 'pink', 'brown', 'beige', 'grey', 'black', 'white']
+    for (let i = 0; i < 50; i++) {
+      const any = (await Promise.all(colours.map((colour) => found({ colour })))).flatMap(({ names }) => names)
+      if (any.length) {
+        expect(new Set(any)).toEqual(new Set(['train']))
+        break
+      }
+      await sleep(100)
+      expect(i).toBeLessThan(49)
+    }
+    const today = new Date().toISOString().slice(0, 10)
+    expect((await found({ since: today })).names).toHaveLength(3)
+    expect((await found({ until: '2020-01-01' })).names).toEqual([])
+  })
+
+  it('says why it found a prompt where its row does not show it', async () => {
+    const why = async (q: string) => (await server.call(searchShelf, { query: { q } })).rows.map((row) => row.why)
+    expect(await why('winter')).toEqual([['tagged winter']])
+    expect(await why('cafe')).toEqual([['in a note: for the café in Tärrow']])
+    expect(await why('fox, medium: linocut')).toEqual([['medium: linocut']])
+    expect(await why('honey')).toEqual([[]])
+  })
+
+  it('renames tags, joins two into one, and changes many prompts at once', async () => {
+    const tags = async () => (await server.call(listTags)).map(({ tag, count }) => [tag, count])
+    await server.call(changePrompts, { body: { prompts: [ids['fox']!, ids['train']!], addTags: ['print', 'animal'], removeTags: ['winter'], status: 'testing' } })
+    expect(await tags()).toEqual([['animal', 2], ['print', 2], ['poster', 1]])
+    expect((await server.call(renameTag, { body: { from: 'poster', to: 'print' } })).changed).toEqual([ids['train']])
+    expect(await tags()).toEqual([['animal', 2], ['print', 2]])
+    await server.call(renameTag, { body: { from: 'animal', to: '' } })
+    expect((await found({ status: 'testing', tag: 'print' })).names.sort()).toEqual(['fox', 'train'])
+    expect((await server.ask(renameTag, { body: { from: 'print', to: 'a,b' } })).status).toBe(400)
+    const project = await server.project()
+    await server.call(changePrompts, { body: { prompts: [ids['jar']!], project: project.id } })
+    expect((await found({ project: project.id })).names).toEqual(['jar'])
+    await server.call(changePrompts, { body: { prompts: [ids['jar']!], deleted: true } })
+    expect((await found({ project: project.id })).names).toEqual([])
+    await server.call(changePrompts, { body: { prompts: [ids['jar']!], deleted: false } })
+    expect((await found({ project: project.id })).names).toEqual(['jar'])
+  })
+
+  it('keeps a search under a name', async () => {
+    const search = randomUUID()
+    await server.call(keepSearch, { params: { search }, body: { name: ' Prints ', query: { tag: 'print', q: 'light: rim' } } })
+    expect(await server.call(listSearches)).toMatchObject([{ id: search, name: 'Prints', query: { tag: 'print', q: 'light: rim' } }])
+    await server.call(forgetSearch, { params: { search } })
+    expect(await server.call(listSearches)).toEqual([])
+  })
+
+  it('says what a prompt has shown: kept of tried by engine, and what it came from and led to', async () => {
+    const prompt = ids['train']!
+    const { projectId } = await server.call(readPrompt, { params: { prompt } })
+    const copy = await server.call(createPrompt, { body: { projectId, from: { promptId: prompt } } })
+    const again = await server.call(createPrompt, { body: { projectId, from: { promptId: copy.id } } })
+    const evidence = await server.call(readEvidence, { params: { prompt: copy.id } })
+    expect(evidence.family.map(({ promptId, steps, keepers }) => [promptId, steps, keepers])).toEqual([[prompt, -1, 1], [again.id, 1, 0]])
+    expect(await server.call(readEvidence, { params: { prompt } })).toMatchObject({ engines: [{ name: 'Burin 2', tried: 4, kept: 1 }], lastUsed: expect.any(String) as string })
   })
 })

@@ -6,7 +6,7 @@ import { counted, sayExactly, sayWhen } from './said.ts'
 import { useNow } from './use-now.ts'
 
 /** A prompt as a row: its best proof, its words, and what is known of it. */
-const props = withDefaults(defineProps<{ prompt: PromptSummary; to: string; project?: boolean; heading?: 'h2' | 'h3' }>(), { project: true, heading: 'h3' })
+const props = withDefaults(defineProps<{ prompt: PromptSummary; to: string; project?: boolean; heading?: 'h2' | 'h3'; /** Why it was found, where the row does not show it. */ why?: string[] }>(), { project: true, heading: 'h3', why: () => [] })
 const projects = useProjects()
 const now = useNow()
 const counts = computed(() => {
@@ -33,6 +33,7 @@ const excerpt = computed(() => (props.prompt.named ? props.prompt.excerpt : prop
         <span v-if="project">{{ projects.byId(prompt.projectId)?.name }}</span>
         <span v-if="prompt.tags.length">{{ prompt.tags.join(', ') }}</span>
         <span>{{ counts }}</span>
+        <span v-if="why.length" class="why">{{ why.join('; ') }}</span>
         <time :datetime="prompt.changedAt" :title="sayExactly(prompt.changedAt)">{{ sayWhen(prompt.changedAt, now) }}</time>
       </p>
     </div>

@@ -1,100 +1,115 @@
 <script setup lang="ts">
-import { deletePrompt, listTags, type PromptSummary, putBackPrompt, searchShelf, type Status, type TagCount } from '@idolon/contract'
-import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { deletePrompt, type FoundPrompt, listTags, putBackPrompt, searchShelf, type TagCount } from '@idolon/contract'
+import { useWindowVirtualizer } from '@tanstack/vue-virtual'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 import ReuseDialog from '../desk/ReuseDialog.vue'
+import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
 import PromptRow from '../shared/PromptRow.vue'
 import { counted } from '../shared/said.ts'
+import EvidenceOf from './EvidenceOf.vue'
+import KeptSearches from './KeptSearches.vue'
+import ManyActs from './ManyActs.vue'
+import ShelfFilters from './ShelfFilters.vue'
 import ShelfParts from './ShelfParts.vue'
-import { useProjects } from '../stores/projects.ts'
+import { useShelfQuery } from './shelf-query.ts'
 
+const TagsDialog = defineAsyncComponent(() => import('./TagsDialog.vue'))
 const PAGE = 40
-const STATUSES: Status[] = ['rough', 'testing', 'proven', 'retired']
+/** Rows from the end of what is there when the next are asked for. */
+const AHEAD = 15
+const ROW = 116
 
-const route = useRoute()
 const router = useRouter()
-const projects = useProjects()
 const notices = useNotices()
 const task = useTask()
 const { fromNothing } = useNewPrompt()
-
-const text = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
-const q = ref(text('q'))
-const rows = ref<PromptSummary[]>()
-const total = ref(0)
-const read = ref<{ typed: string; as: string }[]>([])
-const tags = ref<TagCount[]>([])
+const { text, set, query, given } = useShelfQuery()
+const rows = shallowRef<FoundPrompt[]>()
+const answer = shallowRef<{ total: number; more: boolean; read: { typed: string; as: string }[]; unread: number }>()
+const tags = shallowRef<TagCount[]>([])
 const slow = ref(false)
-const reusing = ref<PromptSummary>()
+const complete = ref(false)
+const reusing = ref<FoundPrompt>()
 const reuseOpen = ref(false)
-const filtered = computed(() => Boolean(q.value || text('project') || text('tag') || text('status') || text('kept')))
-
-// The filters live in the address, so that a search can be kept, shared and gone back to.
-const set = (name: string, value: string) => void router.replace({ query: { ...route.query, [name]: value || undefined } })
-const query = computed(() => ({
-  q: text('q'),
-  ...(text('project') ? { project: text('project') } : {}),
-  ...(text('tag') ? { tag: text('tag') } : {}),
-  ...(STATUSES.includes(text('status') as Status) ? { status: text('status') as Status } : {}),
-  ...(text('kept') ? { kept: true } : {}),
-}))
+const tagsOpen = ref(false)
+const opened = ref('')
+const selected = ref<Set<string>>(new Set())
+const filtered = computed(() => Object.keys(given.value).length > 0)
+const chosen = computed(() => (rows.value ?? []).filter(({ id }) => selected.value.has(id)))
 
 let newest: AbortController | undefined
-async function load(more = false): Promise<void> {
+/** Reads the first rows, or the next ones; as many as there were, when something changed. */
+async function load(what: 'first' | 'next' | 'again' = 'first'): Promise<void> {
   newest?.abort()
   const mine = new AbortController()
   newest = mine
   const late = setTimeout(() => (slow.value = true), 250)
+  const before = what === 'next' ? (rows.value ?? []) : []
   try {
-    const answer = await call(searchShelf, { query: { ...query.value, limit: PAGE, offset: more ? (rows.value?.length ?? 0) : 0 }, signal: mine.signal })
-    rows.value = more ? [...(rows.value ?? []), ...answer.rows] : answer.rows
-    total.value = answer.total
-    read.value = answer.read
+    const found = await call(searchShelf, { query: { ...query.value, limit: what === 'again' ? Math.min(200, Math.max(PAGE, rows.value?.length ?? 0)) : PAGE, offset: before.length }, signal: mine.signal })
+    const known = new Set(before.map(({ id }) => id))
+    rows.value = [...before, ...found.rows.filter(({ id }) => !known.has(id))]
+    complete.value = found.rows.length === 0 || (!found.more && rows.value.length >= found.total)
+    answer.value = found
   } catch (error) {
     if ((error as Error).name !== 'AbortError') notices.showError(error)
   } finally {
     clearTimeout(late)
-    if (newest === mine) slow.value = false
+    if (newest === mine) {
+      slow.value = false
+      newest = undefined
+    }
   }
 }
 const loadTags = () => task(async () => (tags.value = await call(listTags, {})))
-
-let typing: ReturnType<typeof setTimeout> | undefined
-watch(q, (now) => {
-  clearTimeout(typing)
-  typing = setTimeout(() => set('q', now.slice(0, 500)), 90)
-})
-watch(query, () => void load(), { immediate: true, deep: true })
+watch(() => JSON.stringify(query.value), () => {
+  selected.value = new Set()
+  void load()
+}, { immediate: true })
 void loadTags()
 let soon: ReturnType<typeof setTimeout> | undefined
 onChange((event) => {
   if (event !== 'reset' && event.kind !== 'prompt' && event.kind !== 'proof') return
   clearTimeout(soon)
   soon = setTimeout(() => {
-    void load()
+    void load('again')
     void loadTags()
   }, 500)
 })
 
-const remove = (prompt: PromptSummary) =>
+// Only rows in sight are drawn, however long the list is.
+const list = useTemplateRef<HTMLElement>('list')
+const top = ref(0)
+onMounted(() => (top.value = list.value?.offsetTop ?? 0))
+const virtual = useWindowVirtualizer(computed(() => ({ count: rows.value?.length ?? 0, estimateSize: () => ROW, overscan: 6, scrollMargin: top.value, getItemKey: (i: number) => rows.value?.[i]?.id ?? i })))
+const shown = computed(() => virtual.value.getVirtualItems())
+watch(shown, (items) => {
+  if (!complete.value && !newest && rows.value && (items.at(-1)?.index ?? 0) > rows.value.length - AHEAD) void load('next')
+})
+watch(() => [text('engine'), text('kept'), rows.value === undefined], () => setTimeout(() => (top.value = list.value?.offsetTop ?? 0)))
+const measure = (element: unknown) => virtual.value.measureElement(element as Element | null)
+
+const remove = (prompt: FoundPrompt) =>
   task(async () => {
     await call(deletePrompt, { params: { prompt: prompt.id } })
-    notices.show(`“${prompt.title}” is in the bin.`, { action: { label: 'Put it back', run: () => void putBack(prompt) } })
-    await load()
+    notices.show(`“${prompt.title}” is in the bin.`, { action: { label: 'Put it back', run: () => void task(() => call(putBackPrompt, { params: { prompt: prompt.id } })) } })
+    await load('again')
   })
-const putBack = (prompt: PromptSummary) =>
-  task(async () => {
-    await call(putBackPrompt, { params: { prompt: prompt.id } })
-    await load()
-  })
-function clear(): void {
-  q.value = ''
-  void router.replace({ query: {} })
+function toggle(id: string): void {
+  const next = new Set(selected.value)
+  if (!next.delete(id)) next.add(id)
+  selected.value = next
 }
+useActions(() => [
+  { name: 'Tags: rename and join', words: 'labels merge', run: () => (tagsOpen.value = true) },
+  { name: 'Templates', words: 'frames slots', run: () => void router.push('/shelf/templates') },
+  { name: 'Manners', words: 'style voice', run: () => void router.push('/shelf/manners') },
+])
 </script>
 
 <template>
@@ -102,64 +117,62 @@ function clear(): void {
     <header>
       <h1 class="view-title">Shelf <span class="scope">prompts of all projects</span></h1>
       <ShelfParts />
-      <div class="finding">
-        <input v-model="q" class="field words" type="search" aria-label="Find by words in text, title, tags and notes" placeholder="Words in text, title, tags, notes" maxlength="500" />
-        <select class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
-          <option value="">every project</option>
-          <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}{{ project.archivedAt ? ' (archived)' : '' }}</option>
-        </select>
-        <select class="field" aria-label="Tag" :value="text('tag')" @change="set('tag', ($event.target as HTMLSelectElement).value)">
-          <option value="">any tag</option>
-          <option v-for="tag in tags" :key="tag.tag" :value="tag.tag">{{ tag.tag }} ({{ tag.count }})</option>
-        </select>
-        <select class="field" aria-label="Status" :value="text('status')" @change="set('status', ($event.target as HTMLSelectElement).value)">
-          <option value="">any status</option>
-          <option v-for="status in STATUSES" :key="status">{{ status }}</option>
-        </select>
-        <label class="kept-only"><input type="checkbox" :checked="text('kept') !== ''" @change="set('kept', ($event.target as HTMLInputElement).checked ? '1' : '')" /> with a keeper</label>
-      </div>
+      <ShelfFilters :text="text" :tags="tags" @set="set" />
+      <KeptSearches :given="given" />
       <p class="line" role="status">
-        <span>{{ rows === undefined || slow ? 'Looking …' : counted(total, 'prompt') }}</span>
-        <span v-for="word in read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
-        <button v-if="filtered" class="plain" @click="clear">Clear the search</button>
-        <RouterLink class="bin" to="/bin">The bin</RouterLink>
+        <span>{{ rows === undefined || slow ? 'Looking …' : answer?.more ? `more than ${counted(answer.total, 'prompt')}` : counted(answer?.total ?? 0, 'prompt') }}</span>
+        <span v-for="word in answer?.read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
+        <span v-if="answer?.unread">{{ counted(answer.unread, 'prompt') }} still to be read for what facets say.</span>
+        <button v-if="filtered" class="plain" @click="router.replace({ query: {} })">Clear the search</button>
+        <button class="plain end" @click="tagsOpen = true">Tags</button>
+        <RouterLink to="/bin">The bin</RouterLink>
       </p>
     </header>
     <p v-if="rows?.length === 0 && filtered" class="soft">Nothing fits. Take a word or a filter away.</p>
     <p v-else-if="rows?.length === 0">Nothing on the Shelf yet. <button class="do" @click="fromNothing">New prompt</button></p>
-    <PromptRow v-for="prompt in rows" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" heading="h2">
-      <button class="quiet" :aria-label="`Use ${prompt.title} again`" @click="(reusing = prompt), (reuseOpen = true)">Use again</button>
-      <button class="plain" :aria-label="`Delete ${prompt.title}`" @click="remove(prompt)">Delete</button>
-    </PromptRow>
-    <button v-if="rows && rows.length < total" class="quiet more" @click="load(true)">Show {{ Math.min(PAGE, total - rows.length) }} more</button>
+    <div ref="list" class="list" :style="{ height: `${virtual.getTotalSize()}px` }">
+      <div v-for="item in shown" :key="String(item.key)" :ref="measure" class="item" :data-index="item.index" :style="{ transform: `translateY(${item.start - top}px)` }">
+        <template v-if="rows?.[item.index]">
+          <label class="select"><input type="checkbox" :checked="selected.has(rows[item.index]!.id)" :aria-label="`Select ${rows[item.index]!.title}`" @change="toggle(rows[item.index]!.id)" /></label>
+          <PromptRow :prompt="rows[item.index]!" :to="`/desk/${rows[item.index]!.id}`" :why="rows[item.index]!.why" heading="h2">
+            <button class="plain" :aria-expanded="opened === rows[item.index]!.id" :aria-label="`What ${rows[item.index]!.title} has shown`" @click="opened = opened === rows[item.index]!.id ? '' : rows[item.index]!.id">Evidence</button>
+            <button class="quiet" :aria-label="`Use ${rows[item.index]!.title} again`" @click="(reusing = rows[item.index]), (reuseOpen = true)">Use again</button>
+            <button class="plain" :aria-label="`Delete ${rows[item.index]!.title}`" @click="remove(rows[item.index]!)">Delete</button>
+          </PromptRow>
+          <EvidenceOf v-if="opened === rows[item.index]!.id" :prompt-id="rows[item.index]!.id" />
+        </template>
+      </div>
+    </div>
+    <ManyActs v-if="chosen.length" :chosen="chosen" :rows="rows ?? []" :tags="tags" @none="selected = new Set()" @all="selected = new Set((rows ?? []).map(({ id }) => id))" />
     <ReuseDialog v-if="reusing" v-model="reuseOpen" :prompt-id="reusing.id" :title="reusing.title" />
+    <TagsDialog v-if="tagsOpen" :tags="tags" @changed="loadTags" @close="tagsOpen = false" />
   </main>
 </template>
 
 <style scoped>
-.words {
-  flex: 1 1 280px;
-  padding: 7px 10px;
-  font-size: 15px;
-}
-.finding select {
-  max-width: 190px;
-}
-.kept-only {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-}
 .line {
   display: flex;
   gap: 16px;
   min-height: 24px;
-  margin-bottom: 4px;
+  margin: 4px 0;
 }
-.bin {
+.end {
   margin-left: auto;
 }
-.more {
-  margin-top: 16px;
+.list {
+  position: relative;
+}
+.item {
+  position: absolute;
+  inset: 0 0 auto;
+}
+.select {
+  position: absolute;
+  left: -24px;
+  top: 0;
+  bottom: 0;
+  display: grid;
+  align-items: start;
+  padding: 14px 6px 0 4px;
 }
 </style>

@@ -1,0 +1,69 @@
+import { covered, type Draft, fixedFacetsOf, type Phrase, type ShelfWords } from '@idolon/core'
+import type { Database } from '../database/connect.ts'
+import { promptReader } from '../phrases/prompt-reader.ts'
+
+/** Who read it; what an older reader found is read anew. */
+const MAKER = 'said-1'
+const BATCH = 40
+/** Between phrases, so that no term is found over the end of one. */
+const GAP = 5
+/** Highest position that PostgreSQL keeps of a word. */
+const LAST = 16_000
+const bare = (word: string) => word.normalize('NFKD').replace(/\p{M}/gu, '')
+const wordsOf = (text: string) => bare(text.toLowerCase()).match(/[\p{L}\p{N}]+/gu) ?? []
+
+/** A tsvector of what phrases say: each word under its facet, in order. */
+export function saidVector(phrases: readonly Phrase[]): string {
+  const places = new Map<string, number[]>()
+  let at = 1
+  for (const { facet, text } of phrases) {
+    for (const word of wordsOf(text)) {
+      const lexeme = `${facet}.${word.slice(0, 60)}`
+      places.set(lexeme, [...(places.get(lexeme) ?? []), at])
+      at = Math.min(LAST, at + 1)
+    }
+    at = Math.min(LAST, at + GAP)
+  }
+  return [...places].map(([lexeme, own]) => `'${lexeme}':${[...new Set(own)].slice(0, 200).join(',')}`).join(' ')
+}
+
+/** The tsquery for terms of facets; the last word of each may be only begun. */
+export const saidQuery = (said: ShelfWords['said']): string => said.map(({ facet, words }) => `(${words.map((word, i) => `'${facet}.${bare(word)}'${i === words.length - 1 ? ':*' : ''}`).join(' <-> ')})`).join(' & ')
+
+interface Row {
+  prompt_id: string
+  text_hash: string
+  body: Draft
+}
+
+/** Reads drafts whose text has not been read, or only by an older reader, a few at a time; how many there were. */
+export async function readSaid(db: Database): Promise<number> {
+  const { rows } = await db.raw<{ rows: Row[] }>(
+    `select s.prompt_id, s.text_hash, d.body from shelf s join drafts d on d.prompt_id = s.prompt_id left join shelf_said r on r.prompt_id = s.prompt_id
+     where not s.deleted and (r.prompt_id is null or r.text_hash <> s.text_hash or r.maker <> ?) order by s.changed desc limit ?`,
+    [MAKER, BATCH],
+  )
+  if (rows.length === 0) return 0
+  const reader = await promptReader()
+  const vectors: string[] = []
+  for (const { body } of rows) {
+    vectors.push(saidVector(reader.read(body.text, fixedFacetsOf(body.marks)).phrases.filter((phrase) => !covered(body.text, body.marks, 'off', phrase))))
+    // Requests come between.
+    await new Promise((resolve) => setImmediate(resolve))
+  }
+  await db.raw(
+    `insert into shelf_said select * from unnest(?::uuid[], ?::text[], ?::text[], ?::tsvector[])
+     on conflict (prompt_id) do update set (text_hash, maker, said) = (excluded.text_hash, excluded.maker, excluded.said)`,
+    [rows.map((row) => row.prompt_id), rows.map((row) => row.text_hash), rows.map(() => MAKER), vectors],
+  )
+  return rows.length
+}
+
+/** Prompts on the Shelf that are still to be read. */
+export async function unreadCount(db: Database): Promise<number> {
+  const { rows } = await db.raw<{ rows: { count: number }[] }>(
+    `select count(*)::int as count from shelf s left join shelf_said r on r.prompt_id = s.prompt_id where not s.deleted and (r.prompt_id is null or r.text_hash <> s.text_hash or r.maker <> ?)`,
+    [MAKER],
+  )
+  return rows[0]?.count ?? 0
+}

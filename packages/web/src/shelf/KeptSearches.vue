@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { forgetSearch, keepSearch, type KeptSearch, listSearches } from '@idolon/contract'
+import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+
+/** Searches kept under a name: words that bring them back, and a way to keep the one at hand. */
+const props = defineProps<{ given: Record<string, string> }>()
+const notices = useNotices()
+const task = useTask()
+const all = shallowRef<KeptSearch[]>([])
+const naming = ref(false)
+const name = ref('')
+const field = useTemplateRef<HTMLInputElement>('field')
+const newId = () => crypto.randomUUID()
+const load = () => task(async () => (all.value = await call(listSearches, {})))
+void load()
+const same = (query: Record<string, string>) => JSON.stringify(Object.entries(query).sort()) === JSON.stringify(Object.entries(props.given).sort())
+const here = computed(() => all.value.find(({ query }) => same(query)))
+
+async function begin(): Promise<void> {
+  naming.value = true
+  name.value = props.given['q'] ?? Object.values(props.given)[0] ?? ''
+  await nextTick()
+  field.value?.select()
+}
+const keep = (search: Pick<KeptSearch, 'id' | 'name' | 'query'>) =>
+  task(async () => {
+    await call(keepSearch, { params: { search: search.id }, body: { name: search.name, query: search.query } })
+    naming.value = false
+    await load()
+  })
+const forget = (search: KeptSearch) =>
+  task(async () => {
+    await call(forgetSearch, { params: { search: search.id } })
+    await load()
+    notices.show(`The search “${search.name}” is forgotten.`, { action: { label: 'Keep it again', run: () => void keep(search) } })
+  })
+</script>
+
+<template>
+  <div class="kept-searches">
+    <template v-if="all.length">
+      <span class="soft">Kept searches</span>
+      <RouterLink v-for="search in all" :key="search.id" :to="{ path: '/shelf', query: search.query }" :aria-current="search === here ? 'true' : undefined">{{ search.name }}</RouterLink>
+    </template>
+    <button v-if="here" class="plain" @click="forget(here)">Forget “{{ here.name }}”</button>
+    <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><input ref="field" v-model="name" class="field" aria-label="Name of the search" maxlength="80" @keydown.escape="naming = false" /><button class="plain" :disabled="!name.trim()">Keep it</button></form>
+    <button v-else-if="Object.keys(given).length" class="plain" @click="begin">Keep this search</button>
+  </div>
+</template>
+
+<style scoped>
+.kept-searches {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  align-items: baseline;
+  min-height: 22px;
+}
+.kept-searches form {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+[aria-current] {
+  font-weight: 600;
+}
+</style>
