@@ -111,23 +111,52 @@ function facetOf(phrases: readonly Phrase[], start: number, end: number): Facet 
   return phrases.filter((phrase) => over(phrase) > 0).sort((x, y) => over(y) - over(x))[0]?.facet
 }
 
+/** What a stretch of a text says: facets in order, each where it begins; undefined where a phrase goes on outside, since then the stretch is only a part of one thing. */
+function saidWithin(phrases: readonly Phrase[], start: number, end: number): { facet: Facet; start: number }[] | undefined {
+  const own: { facet: Facet; start: number }[] = []
+  for (const phrase of phrases) {
+    if (phrase.end <= start || phrase.start >= end) continue
+    if (phrase.start < start || phrase.end > end) return undefined
+    if (own.at(-1)?.facet !== phrase.facet) own.push({ facet: phrase.facet, start: phrase.start })
+  }
+  return own
+}
+const sequenceOf = (said: ReturnType<typeof saidWithin>): string => said?.map(({ facet }) => facet).join(' ') ?? ''
+
+const LEADS_ON = /\s(?:in|on|at|under|over|by|near|beside|behind|across|through|with|from|into|onto|along|against|beneath|around|among|inside)\s+(?:an?\s+|the\s+)?/iu
+
+/** Phrases of which one said what two usually say, divided at the word that leads to the second: “lands on a fence post”. As they were where that does not mend it. */
+function divided(text: string, phrases: readonly Phrase[], { start, end }: { start: number; end: number }, usual: readonly string[]): readonly Phrase[] {
+  const own = saidWithin(phrases, start, end)?.map(({ facet }) => facet) ?? []
+  const missing = usual.findIndex((facet, i) => own[i] !== facet)
+  if (own.length !== usual.length - 1 || missing < 1 || own.slice(missing).join() !== usual.slice(missing + 1).join()) return phrases
+  const at = phrases.findLastIndex((phrase) => phrase.start >= start && phrase.end <= end && phrase.facet === usual[missing - 1])
+  const whole = phrases[at]
+  const lead = whole && LEADS_ON.exec(whole.text)
+  if (!whole || !lead) return phrases
+  const [cut, next] = [whole.start + lead.index, whole.start + lead.index + lead[0].length]
+  return phrases.toSpliced(at, 1, { ...whole, end: cut, text: text.slice(whole.start, cut) }, { ...whole, facet: usual[missing] as Facet, start: next, text: text.slice(next, whole.end) })
+}
+
 /**
  * A slot in which every text says the same facets one after the other becomes a slot for each. Words that join two go with the second,
- * unless they are the same in all.
+ * unless they are the same in all. A text that seems to say something else than most is read again from the slot's words alone.
  */
-function splitByFacet(texts: readonly string[], phrases: readonly (readonly Phrase[])[], slot: Piece): Piece[] {
-  const within = slot.ranges.map(({ start, end }, k) => {
-    const own: { facet: Facet; start: number }[] = []
-    for (const phrase of phrases[k]!) {
-      if (phrase.end <= start || phrase.start >= end) continue
-      // A phrase that goes on outside says that the slot is only a part of one thing.
-      if (phrase.start < start || phrase.end > end) return undefined
-      if (own.at(-1)?.facet !== phrase.facet) own.push({ facet: phrase.facet, start: phrase.start })
-    }
-    return own
+function splitByFacet(texts: readonly string[], all: readonly (readonly Phrase[])[], slot: Piece, reads: Reads): Piece[] {
+  const whole = slot.ranges.map(({ start, end }, k) => saidWithin(all[k]!, start, end))
+  const counts = new Map<string, number>()
+  for (const said of whole) if (said && said.length > 1) counts.set(sequenceOf(said), (counts.get(sequenceOf(said)) ?? 0) + 1)
+  const [usual] = [...counts].sort((x, y) => y[1] - x[1])[0] ?? []
+  if (usual === undefined) return [slot]
+  const phrases = all.map((own, k) => {
+    const { start, end } = slot.ranges[k]!
+    if (sequenceOf(whole[k]) === usual) return own
+    const alone = reads(texts[k]!.slice(start, end)).map((phrase) => ({ ...phrase, start: phrase.start + start, end: phrase.end + start }))
+    return [alone, own].map((read) => divided(texts[k]!, read, { start, end }, usual.split(' '))).find((read) => sequenceOf(saidWithin(read, start, end)) === usual) ?? alone
   })
+  const within = slot.ranges.map(({ start, end }, k) => saidWithin(phrases[k]!, start, end))
   const [first] = within
-  if (!first || first.length < 2 || within.some((own) => own?.length !== first.length || own.some(({ facet }, i) => facet !== first[i]!.facet))) return [slot]
+  if (!first || within.some((own) => sequenceOf(own) !== usual)) return [slot]
   const pieces: Piece[] = []
   let from = slot.ranges.map(({ start }) => start)
   for (let i = 1; i <= first.length; i++) {
@@ -175,7 +204,7 @@ export function learnTemplate(texts: readonly string[], reads: Reads = () => [])
   const slots: LearnedSlot[] = []
   const used = new Map<string, number>()
   let template = ''
-  for (const { slot, ranges } of joined(texts, pieces).flatMap((piece) => (piece.slot ? splitByFacet(texts, phrases, piece) : [piece]))) {
+  for (const { slot, ranges } of joined(texts, pieces).flatMap((piece) => (piece.slot ? splitByFacet(texts, phrases, piece, reads) : [piece]))) {
     const values = ranges.map(({ start, end }, k) => texts[k]!.slice(start, end))
     // What looks like a slot in a text is kept as a value, or it would be filled.
     if (!slot && !escaped(values[0]!)) {

@@ -31,9 +31,7 @@ export interface ShelfAnswer {
   unread: number
 }
 
-/** Of a very common word only the last changed prompts are ranked. */
-const RANKED = 1_000
-/** Further than this nobody counts. */
+/** Further than this nobody counts, and of a very common word only so many, the last changed, are ranked. */
 const COUNTED = 1_000
 
 /** Conditions on a row of the shelf, `s`, with their bindings. */
@@ -68,16 +66,13 @@ export async function searchShelf(db: Database, index: SearchIndex, asked: Shelf
   if (read.some((row) => !row.words?.length)) return { rows: [], total: 0, more: false, read: [], unread }
   const query = wordQuery(read)
   const { where, bindings } = conditionsFor(asked, query, saidQuery(typed.said))
-  const counted = db.raw<{ rows: { total: number }[] }>(`select count(*)::int as total from (select 1 from shelf s where ${where} limit ${COUNTED + 1}) t`, bindings)
-  const page = db.raw<{ rows: { prompt_id: string }[] }>(
-    query
-      ? `select prompt_id from (select s.prompt_id, s.document, s.changed from shelf s where ${where} order by s.changed desc limit ${Math.max(RANKED, offset + limit)}) newest
-         order by ts_rank(document, ?::tsquery) desc, changed desc limit ? offset ?`
-      : `select s.prompt_id from shelf s where ${where} order by s.changed desc limit ? offset ?`,
+  // Words rank among the newest that fit; the same rows say how many there are.
+  const { rows: found } = await db.raw<{ rows: { prompt_id: string; total: number }[] }>(
+    `with found as materialized (select s.prompt_id, ${query ? 's.document, ' : ''}s.changed from shelf s where ${where} order by s.changed desc limit ${Math.max(COUNTED, offset + limit) + 1})
+     select prompt_id, (select count(*)::int from found) as total from found order by ${query ? 'ts_rank(document, ?::tsquery) desc, ' : ''}changed desc limit ? offset ?`,
     [...bindings, ...(query ? [query] : []), limit, offset],
   )
-  const [{ rows: counts }, { rows: found }] = await Promise.all([counted, page])
-  const total = counts[0]?.total ?? 0
+  const total = found[0]?.total ?? 0
   return {
     rows: await rowsFor(db, found.map((row) => row.prompt_id), read, typed.said),
     total: Math.min(total, COUNTED),

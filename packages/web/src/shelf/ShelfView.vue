@@ -43,9 +43,11 @@ const filtered = computed(() => Object.keys(given.value).length > 0)
 const chosen = computed(() => (rows.value ?? []).filter(({ id }) => selected.value.has(id)))
 
 let newest: AbortController | undefined
+let soon: ReturnType<typeof setTimeout> | undefined
 /** Reads the first rows, or the next ones; as many as there were, when something changed. */
 async function load(what: 'first' | 'next' | 'again' = 'first'): Promise<void> {
   newest?.abort()
+  clearTimeout(soon)
   const mine = new AbortController()
   newest = mine
   const late = setTimeout(() => (slow.value = true), 250)
@@ -56,6 +58,8 @@ async function load(what: 'first' | 'next' | 'again' = 'first'): Promise<void> {
     rows.value = [...before, ...found.rows.filter(({ id }) => !known.has(id))]
     complete.value = found.rows.length === 0 || (!found.more && rows.value.length >= found.total)
     answer.value = found
+    // What facets say is still being read: there may be more in a moment.
+    if (found.unread) soon = setTimeout(() => void load('again'), 1_500)
   } catch (error) {
     if ((error as Error).name !== 'AbortError') notices.showError(error)
   } finally {
@@ -72,7 +76,6 @@ watch(() => JSON.stringify(query.value), () => {
   void load()
 }, { immediate: true })
 void loadTags()
-let soon: ReturnType<typeof setTimeout> | undefined
 onChange((event) => {
   if (event !== 'reset' && event.kind !== 'prompt' && event.kind !== 'proof') return
   clearTimeout(soon)

@@ -72,7 +72,8 @@ async function save(body: TemplateBody, projectId: string | null, why: string): 
     if (on && on.projectId !== projectId) await call(changeTemplate, { params: { template: on.id }, body: { projectId } })
     writing.value = undefined
     await load()
-    await (id.value === kept.id ? loadOne(kept.id) : router.push(`/shelf/templates/${kept.id}`))
+    if (route.params['template'] === kept.id) await loadOne(kept.id)
+    else await router.push(`/shelf/templates/${kept.id}`)
     notices.show(on ? `Version ${kept.version} of “${kept.body.name}” is kept.${kept.behind ? ` ${counted(kept.behind, 'draft')} can take its change.` : ''}` : `“${kept.body.name}” is kept.`)
   } catch (error) {
     problem.value = messageOf(error)
