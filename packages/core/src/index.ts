@@ -73,3 +73,5 @@ export { closenessOfExamples, mannerCloseness, type MannerCloseness, type Manner
 export { mannerFromWords } from './manner/from-words.ts'
 export { mannerInWords } from './manner/in-words.ts'
 export { type ShelfWords, shelfWords } from './shelf/query.ts'
+export { WRITING_FORMATS } from './exchange/formats/index.ts'
+export { PromptRecord, type WritingFormat } from './exchange/record.ts'

@@ -122,6 +122,7 @@ import type { Proofs } from '../proofs/service.ts'
 import type { Runs } from '../runs/service.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import { shelfRoutes } from '../shelf/routes.ts'
+import { takeOutRoutes } from '../shelf/take-out.ts'
 import type { Shelf } from '../shelf/service.ts'
 import { sheetRoutes } from '../sheets/routes.ts'
 import type { ClientSheets } from '../sheets/service.ts'
@@ -350,6 +351,7 @@ export function createApp(services: Services, options: { port: () => number; pag
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)
+  takeOutRoutes(app, db, index)
   sheetRoutes(app, db, sheets)
   app.get('/api/events', streams.handle)
   app.get('/api/openapi.json', (_request, response) => {

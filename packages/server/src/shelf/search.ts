@@ -57,15 +57,21 @@ function conditionsFor(asked: ShelfQuery, query: string, said: string) {
   return { where: conditions.join(' and '), bindings }
 }
 
-export async function searchShelf(db: Database, index: SearchIndex, asked: ShelfQuery): Promise<ShelfAnswer> {
-  const { limit = 50, offset = 0 } = asked
+/** A search as it was read: its words with what they may stand for, and the conditions they make; undefined where a word stands for nothing. */
+async function readQuery(db: Database, index: SearchIndex, asked: ShelfQuery) {
   await index.refresh()
   const typed = shelfWords(asked.q ?? '')
   const read = typed.words.length ? await readWords(db, typed.words) : []
-  const unread = typed.said.length ? await unreadCount(db) : 0
-  if (read.some((row) => !row.words?.length)) return { rows: [], total: 0, more: false, read: [], unread }
-  const query = wordQuery(read)
-  const { where, bindings } = conditionsFor(asked, query, saidQuery(typed.said))
+  const known = read.every((row) => row.words?.length)
+  const query = known ? wordQuery(read) : ''
+  return { said: typed.said, read, known, query, ...conditionsFor(asked, query, saidQuery(typed.said)) }
+}
+
+export async function searchShelf(db: Database, index: SearchIndex, asked: ShelfQuery): Promise<ShelfAnswer> {
+  const { limit = 50, offset = 0 } = asked
+  const { said, read, known, query, where, bindings } = await readQuery(db, index, asked)
+  const unread = said.length ? await unreadCount(db) : 0
+  if (!known) return { rows: [], total: 0, more: false, read: [], unread }
   // Words rank among the newest that fit; the same rows say how many there are.
   const { rows: found } = await db.raw<{ rows: { prompt_id: string; total: number }[] }>(
     `with found as materialized (select s.prompt_id, ${query ? 's.document, ' : ''}s.changed from shelf s where ${where} order by s.changed desc limit ${Math.max(COUNTED, offset + limit) + 1})
@@ -74,12 +80,20 @@ export async function searchShelf(db: Database, index: SearchIndex, asked: Shelf
   )
   const total = found[0]?.total ?? 0
   return {
-    rows: await rowsFor(db, found.map((row) => row.prompt_id), read, typed.said),
+    rows: await rowsFor(db, found.map((row) => row.prompt_id), read, said),
     total: Math.min(total, COUNTED),
     more: total > COUNTED,
     read: read.filter((row) => !row.exact).map((row) => ({ typed: row.typed, as: row.words.join(', ') })),
     unread,
   }
+}
+
+/** The ids of all prompts that fit, the last changed first, at most `most`. */
+export async function foundIds(db: Database, index: SearchIndex, asked: ShelfQuery, most: number): Promise<string[]> {
+  const { known, where, bindings } = await readQuery(db, index, asked)
+  if (!known) return []
+  const { rows } = await db.raw<{ rows: { prompt_id: string }[] }>(`select s.prompt_id from shelf s where ${where} order by s.changed desc limit ?`, [...bindings, most])
+  return rows.map((row) => row.prompt_id)
 }
 
 /** What the Shelf shows of prompts, in order, with why each was found. */

@@ -144,4 +144,18 @@ describe('the Shelf', () => {
     expect(evidence.family.map(({ promptId, steps, keepers }) => [promptId, steps, keepers])).toEqual([[prompt, -1, 1], [again.id, 1, 0]])
     expect(await server.call(readEvidence, { params: { prompt } })).toMatchObject({ engines: [{ name: 'Burin 2', tried: 4, kept: 1 }], lastUsed: expect.any(String) as string })
   })
+
+  it('lets what a search finds leave as CSV, JSON and Markdown', async () => {
+    const take = async (ending: string, query = '') => fetch(`${server.address}/api/shelf.${ending}?${query}`)
+    const csv = await take('csv', 'q=viaduct')
+    expect([csv.headers.get('content-type'), csv.headers.get('content-disposition')]).toEqual(['text/csv; charset=utf-8', expect.stringMatching(/^attachment; filename="?prompts\.csv"?$/) as string])
+    expect((await csv.text()).split('\r\n')[1]).toMatch(/^Viaduct at noon,"A rack railway train over a viaduct, travel poster",/)
+    const { prompts } = (await (await take('json')).json()) as { prompts: { title: string; draft: { text: string } }[] }
+    expect(prompts).toHaveLength(5)
+    expect(prompts.map(({ draft }) => draft.text)).toContain('A red fox in a snowy forest, linocut print')
+    expect(await (await take('md', 'q=viaduct')).text()).toContain('## Viaduct at noon')
+    const none = await take('csv', 'q=zzzzzz')
+    expect([none.status, await none.json()]).toMatchObject([422, { detail: expect.stringMatching(/nothing to take out/) as string }])
+    expect((await take('csv', 'kept=many')).status).toBe(400)
+  })
 })

@@ -39,6 +39,9 @@ const reuseOpen = ref(false)
 const tagsOpen = ref(false)
 const opened = ref('')
 const selected = ref<Set<string>>(new Set())
+const TAKEN_OUT = [['csv', 'CSV'], ['json', 'JSON'], ['md', 'Markdown']] as const
+/** The search as an address says it, for the files it is taken out as. */
+const address = computed(() => new URLSearchParams(Object.entries(query.value).filter(([, value]) => value !== '').map(([name, value]) => [name, String(value)])).toString())
 const filtered = computed(() => Object.keys(given.value).length > 0)
 const chosen = computed(() => (rows.value ?? []).filter(({ id }) => selected.value.has(id)))
 
@@ -127,7 +130,8 @@ useActions(() => [
         <span v-for="word in answer?.read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
         <span v-if="answer?.unread">{{ counted(answer.unread, 'prompt') }} still to be read for what facets say.</span>
         <button v-if="filtered" class="plain" @click="router.replace({ query: {} })">Clear the search</button>
-        <button class="plain end" @click="tagsOpen = true">Tags</button>
+        <span v-if="rows?.length" class="end">Take out as <template v-for="([ending, name], i) in TAKEN_OUT" :key="ending"><template v-if="i">, </template><a :href="`/api/shelf.${ending}?${address}`" download>{{ name }}</a></template></span>
+        <button class="plain" :class="{ end: !rows?.length }" @click="tagsOpen = true">Tags</button>
         <RouterLink to="/bin">The bin</RouterLink>
       </p>
     </header>

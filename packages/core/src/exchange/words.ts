@@ -1,0 +1,4 @@
+import type { EngineChoice } from '../draft/draft.ts'
+
+/** “burin 2”. */
+export const engineWords = ({ engine, revision }: EngineChoice): string => (revision === undefined ? engine : `${engine} ${revision}`)
