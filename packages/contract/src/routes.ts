@@ -16,7 +16,7 @@ import { addReference, changeReference, closeTries, deleteReference, listReferen
 import type { Route } from './route.ts'
 import { promptsBreakingRules, readRules, setRules } from './rules.ts'
 import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
-import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, readEvidence, renameTag, searchShelf } from './shelf.ts'
+import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, readEvidence, readNear, renameTag, searchShelf } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteManner, listManners, saveManner } from './manner.ts'
@@ -65,6 +65,7 @@ export const ROUTES = [
   keepSearch,
   forgetSearch,
   readEvidence,
+  readNear,
   listTemplates,
   readTemplateWhole,
   addTemplate,

@@ -95,3 +95,11 @@ export const Evidence = Type.Object(
 )
 export type Evidence = Static<typeof Evidence>
 export const readEvidence = route({ id: 'readEvidence', method: 'get', path: '/api/prompts/:prompt/evidence', summary: 'Kept of tried by engine, when it was last used, what it came from and what came from it.', params: Type.Object({ prompt: Id }, closed), answer: Evidence })
+
+/** A prompt that says the same as another, in other words or another order. */
+export const NearPrompt = Type.Object(
+  { promptId: Id, title: Type.String(), projectId: Id, score: Type.Number({ minimum: 0, maximum: 1 }), proofs: Type.Integer(), keepers: Type.Integer(), differences: Type.Array(Type.String({ description: 'What differs all the same, in words.' })) },
+  { title: 'NearPrompt' },
+)
+export type NearPrompt = Static<typeof NearPrompt>
+export const readNear = route({ id: 'readNear', method: 'get', path: '/api/prompts/:prompt/near', summary: 'Prompts that are one with a prompt’s draft in other words or another order, of the same subject, number, place and medium; the most alike first.', params: Type.Object({ prompt: Id }, closed), answer: Type.Array(NearPrompt) })

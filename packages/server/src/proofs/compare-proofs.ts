@@ -1,19 +1,12 @@
 import type { Proof, ProofComparison } from '@idolon/contract'
 import { Differences, type Draft, fixedFacetsOf, type VersionBody } from '@idolon/core'
-import { compareReadings, Kin, Synonyms } from '@idolon/core/reader'
-import { readFile } from 'node:fs/promises'
-import { createRequire } from 'node:module'
+import { compareReadings } from '@idolon/core/reader'
 import type { Database } from '../database/connect.ts'
 import { promptReader } from '../phrases/prompt-reader.ts'
+import { sameWords } from '../phrases/same-words.ts'
 
 /** Fields that follow from others, or that say how many were asked for and not how one was made. */
 const NOT_OF_ONE = new Set(['count', 'width', 'height'])
-const require = createRequire(import.meta.url)
-const table = (file: string) => readFile(require.resolve(`@idolon/core/tables/${file}`))
-let synonyms: Promise<Synonyms> | undefined
-const sameWords = () =>
-  (synonyms ??= Promise.all([promptReader(), table('same.json'), table('kin.bin')]).then(([{ words }, same, kin]) => new Synonyms(JSON.parse(same.toString('utf8')) as string[], new Kin(kin, words))))
-
 /** All that made a proof, as a draft with that engine alone. */
 async function makingOf(db: Database, proof: Proof): Promise<Draft> {
   const { body } = await db('versions').where({ id: proof.versionId }).first<{ body: VersionBody }>('body')

@@ -1,6 +1,7 @@
-import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, readEvidence, renameTag, searchShelf } from '@idolon/contract'
+import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, readEvidence, readNear, renameTag, searchShelf } from '@idolon/contract'
 import type { Database } from '../database/connect.ts'
 import type { Register } from '../http/register.ts'
+import { nearPrompts } from './near.ts'
 import type { SearchIndex } from './search-index.ts'
 import { searchShelf as search, tagCounts } from './search.ts'
 import type { Shelf } from './service.ts'
@@ -16,5 +17,6 @@ export function shelfRoutes(on: Register, db: Database, index: SearchIndex, shel
     await shelf.forgetSearch(actor, params.search)
     return undefined
   })
+  on(readNear, ({ params }) => nearPrompts(db, params.prompt))
   on(readEvidence, ({ params }) => shelf.evidence(params.prompt))
 }

@@ -1,4 +1,4 @@
-import { changePrompt, changePrompts, changeProof, createPrompt, deletePrompt, forgetSearch, keepSearch, listSearches, listTags, putBackPrompt, type QueryOf, readEvidence, readPrompt, renameTag, searchShelf } from '@idolon/contract'
+import { changePrompt, changePrompts, changeProof, createPrompt, deletePrompt, forgetSearch, keepSearch, listSearches, listTags, putBackPrompt, type QueryOf, readEvidence, readNear, readPrompt, renameTag, searchShelf } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -157,5 +157,14 @@ describe('the Shelf', () => {
     const none = await take('csv', 'q=zzzzzz')
     expect([none.status, await none.json()]).toMatchObject([422, { detail: expect.stringMatching(/nothing to take out/) as string }])
     expect((await take('csv', 'kept=many')).status).toBe(400)
+  })
+
+  it('finds the same prompt in other words, and not one of another number, place or medium', async () => {
+    const first = await server.prompt('an old ferryman mending a net on a stone quay at dawn, soft mist, watercolour')
+    const again = await server.prompt('Watercolor: at daybreak an elderly ferryman repairs a net on a quay of stone in soft mist', first.projectId)
+    for (const other of ['two old ferrymen mending a net on a stone quay at dawn, soft mist, watercolour', 'an old ferryman mending a net in a dark kitchen at dawn, watercolour', 'an old ferryman mending a net on a stone quay at dawn, soft mist, linocut']) await server.prompt(other, first.projectId)
+    const near = async () => (await server.call(readNear, { params: { prompt: first.id } })).map(({ promptId }) => promptId)
+    for (let i = 0; i < 60 && (await found({ q: 'subject: ferryman' })).names.length < 4; i++) await sleep(100)
+    expect(await near()).toEqual([again.id])
   })
 })

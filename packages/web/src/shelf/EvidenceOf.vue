@@ -1,20 +1,22 @@
 <script setup lang="ts">
-import { type Evidence, readEvidence, type Relative } from '@idolon/contract'
+import { type Evidence, type NearPrompt, readEvidence, readNear, type Relative } from '@idolon/contract'
 import { computed, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted, sayWhen } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 
-/** What a prompt has shown it can do: kept of tried by engine, when it was last used, what it came from and what came from it. */
+/** What a prompt has shown it can do: kept of tried by engine, when it was last used, what it came from and what came from it, and what says the same in other words. */
 const props = defineProps<{ promptId: string }>()
 const projects = useProjects()
 const task = useTask()
 const evidence = shallowRef<Evidence>()
 void task(async () => (evidence.value = await call(readEvidence, { params: { prompt: props.promptId } })))
+const near = shallowRef<NearPrompt[]>()
+void task(async () => (near.value = await call(readNear, { params: { prompt: props.promptId } })))
 const ancestors = computed(() => evidence.value?.family.filter(({ steps }) => steps < 0) ?? [])
 const offspring = computed(() => evidence.value?.family.filter(({ steps }) => steps > 0) ?? [])
-const record = ({ proofs, keepers }: Relative) => (proofs ? `${keepers} of ${proofs} kept` : 'not tried')
+const record = ({ proofs, keepers }: Pick<Relative, 'proofs' | 'keepers'>) => (proofs ? `${keepers} of ${proofs} kept` : 'not tried')
 </script>
 
 <template>
@@ -28,6 +30,12 @@ const record = ({ proofs, keepers }: Relative) => (proofs ? `${keepers} of ${pro
         <p>Used again {{ counted(offspring.length, 'time') }}:</p>
         <ul>
           <li v-for="one in offspring" :key="one.promptId" :style="{ paddingLeft: `${one.steps * 16}px` }"><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ record(one) }}</span></li>
+        </ul>
+      </div>
+      <div v-if="near?.length">
+        <p>The same in other words:</p>
+        <ul>
+          <li v-for="one in near" :key="one.promptId"><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ record(one) }}{{ one.differences.length ? `; ${one.differences.slice(0, 4).join('; ')}` : '' }}</span></li>
         </ul>
       </div>
     </template>
