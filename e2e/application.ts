@@ -10,8 +10,8 @@ export const test = base.extend<{ strict: undefined }, { application: undefined 
   // Each worker has an application, a database and engines of its own, so that files do not disturb one another.
   application: [
     // eslint-disable-next-line no-empty-pattern -- the test runner reads the names of fixtures from this pattern
-    async ({}, use, { parallelIndex }) => {
-      const end = await startApplication(parallelIndex)
+    async ({}, use) => {
+      const end = await startApplication()
       await use(undefined)
       await end()
     },

@@ -1,20 +1,16 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { setTimeout as sleep } from 'node:timers/promises'
+import { freePort } from '../launcher/ports.ts'
 import { createDatabase } from '../packages/server/src/database/create-database.ts'
 import { Launched } from './launched.ts'
 
-/** One application looks for its ports when the one before has them. */
-const APART_MS = 6_000
-
 /** Starts an application for one worker's tests, with the demo world; what is answered stops it. */
-export async function startApplication(place: number): Promise<() => Promise<void>> {
-  await sleep(place * APART_MS)
+export async function startApplication(): Promise<() => Promise<void>> {
   const data = await mkdtemp(join(tmpdir(), 'idolon-e2e-'))
   const base = process.env['TEST_DATABASE_URL']
   if (!base) throw new Error('TEST_DATABASE_URL is not set. Run these tests with ./idolon test e2e.')
-  const launched = await Launched.start(['--data', data, '--no-delay'], { DATABASE_URL: await createDatabase(base, 'e2e') })
+  const launched = await Launched.start(['--data', data, '--no-delay', '--port', String(await freePort())], { DATABASE_URL: await createDatabase(base, 'e2e') })
   process.env['E2E_ADDRESS'] = launched.address
   process.env['E2E_ENGINE'] = launched.engineAddress
   process.env['E2E_MODELS'] = launched.modelAddress

@@ -29,6 +29,12 @@ describe('sentences from a list', () => {
     expect(written('a clockwork heron, glowing bees, lake, night, gouache', 'sentences')).toContain('glowing bees')
   })
 
+  it('are written of a lone participle, too', () => {
+    const text = 'poling a raft'
+    const draft = { ...emptyDraft(), text, marks: [{ from: 0, to: text.length, kind: 'facet' as const, facet: 'detail' as const }] }
+    expect(rewritten(draft, 'sentences').after.text).toBe('Poling a raft.')
+  })
+
   it('need no action', () => {
     expect(written('brass kettle, marble counter, a plume of steam, morning light from the window, product photograph', 'sentences')).toBe('A brass kettle with a plume of steam at a marble counter. It is shown in morning light from the window. It is a product photograph.')
   })

@@ -183,7 +183,8 @@ export function writeSentences(parts: Parts, words: WordTable, to: Composer): vo
     // Without a verb: an engine needs nobody to tell it that this is in the picture.
     if (shown.length) writer.each(shown, (one) => writer.noun(one))
     else if (doing.length) writer.each(doing.splice(0), (one) => writer.take(one))
-    else writer.noun(places.shift()!)
+    else if (places.length) writer.noun(places.shift()!)
+    else writer.take(trailing.shift()!)
     withThem()
     if (doing.length) {
       writer.say(' ')
