@@ -203,9 +203,9 @@ async function start(): Promise<void> {
       </section>
       <section class="how" aria-labelledby="how-title">
         <h2 id="how-title">What is tried</h2>
-        <ul role="radiogroup" aria-labelledby="how-title">
-          <li v-for="[kind, says] in WAYS" :key="kind"><label><input type="radio" name="way" :value="kind" :checked="setup.way.kind === kind" @change="setWay(kind)" /> {{ says }}</label></li>
-        </ul>
+        <div role="radiogroup" aria-labelledby="how-title" class="ways">
+          <label v-for="[kind, says] in WAYS" :key="kind"><input type="radio" name="way" :value="kind" :checked="setup.way.kind === kind" @change="setWay(kind)" /> {{ says }}</label>
+        </div>
         <p v-if="setup.way.kind === 'sample'" class="row-actions">
           <label>of <input class="field number" type="number" min="1" max="500" aria-label="How many" :value="setup.way.count" @change="setSample({ count: Number(($event.target as HTMLInputElement).value) })" /></label>
           <label>drawn by <input class="field number" type="number" min="0" aria-label="Number the sample is drawn by" :value="setup.way.seed" @change="setSample({ seed: Number(($event.target as HTMLInputElement).value) })" /></label>
@@ -275,6 +275,9 @@ section h2 {
 }
 .number {
   width: 84px;
+}
+.ways {
+  display: grid;
 }
 .nevers {
   display: grid;
