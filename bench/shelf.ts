@@ -46,6 +46,7 @@ export const shelf: Bench = async () => {
       const some = all.slice(i, i + 5_000)
       await db.raw(`insert into shelf_said select t.id, s.text_hash, 'said-1', t.said from unnest(?::uuid[], ?::tsvector[]) as t(id, said) join shelf s on s.prompt_id = t.id`, [some.map(({ id }) => id), some.map(({ parts }) => lexemes(parts))])
     }
+    await db.raw('update shelf set said_stale = false')
     await db.raw('vacuum analyze')
     const queries = Array.from({ length: 60 }, () => `${pick(HOWS)} ${pick(SUBJECTS)} ${pick(MEDIA).split(' ')[0] ?? ''}`)
     // As typed: every third beginning, one slip among five.

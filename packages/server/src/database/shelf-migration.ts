@@ -20,8 +20,10 @@ create table shelf (
   document tsvector not null,
   best_picture text,
   -- Of the draft's text and marks; what was read of another text is read anew.
-  text_hash text not null
+  text_hash text not null,
+  said_stale boolean not null default true
 );
+create index shelf_said_stale on shelf (changed desc) where said_stale and not deleted;
 create index shelf_document on shelf using gin (document);
 create index shelf_changed on shelf (changed desc) where not deleted;
 create index shelf_project on shelf (project_id, changed desc) where not deleted;

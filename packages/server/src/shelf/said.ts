@@ -36,13 +36,18 @@ interface Row {
   body: Draft
 }
 
-/** Reads drafts whose text has not been read, or only by an older reader, a few at a time; how many there were. */
+let lookedForOlder = false
+/** What an older reader found is read anew; looked for once a process. */
+async function markOlder(db: Database): Promise<void> {
+  if (lookedForOlder) return
+  await db.raw('update shelf set said_stale = true from shelf_said r where r.prompt_id = shelf.prompt_id and r.maker <> ? and not shelf.said_stale', [MAKER])
+  lookedForOlder = true
+}
+
+/** Reads drafts whose text has not been read, a few at a time; how many there were. */
 export async function readSaid(db: Database): Promise<number> {
-  const { rows } = await db.raw<{ rows: Row[] }>(
-    `select s.prompt_id, s.text_hash, d.body from shelf s join drafts d on d.prompt_id = s.prompt_id left join shelf_said r on r.prompt_id = s.prompt_id
-     where not s.deleted and (r.prompt_id is null or r.text_hash <> s.text_hash or r.maker <> ?) order by s.changed desc limit ?`,
-    [MAKER, BATCH],
-  )
+  await markOlder(db)
+  const { rows } = await db.raw<{ rows: Row[] }>('select s.prompt_id, s.text_hash, d.body from shelf s join drafts d on d.prompt_id = s.prompt_id where s.said_stale and not s.deleted order by s.changed desc limit ?', [BATCH])
   if (rows.length === 0) return 0
   const reader = await promptReader()
   const vectors: string[] = []
@@ -51,9 +56,11 @@ export async function readSaid(db: Database): Promise<number> {
     // Requests come between.
     await new Promise((resolve) => setImmediate(resolve))
   }
+  // A text that changed meanwhile stays to be read.
   await db.raw(
-    `insert into shelf_said select * from unnest(?::uuid[], ?::text[], ?::text[], ?::tsvector[])
-     on conflict (prompt_id) do update set (text_hash, maker, said) = (excluded.text_hash, excluded.maker, excluded.said)`,
+    `with read as (insert into shelf_said select * from unnest(?::uuid[], ?::text[], ?::text[], ?::tsvector[])
+       on conflict (prompt_id) do update set (text_hash, maker, said) = (excluded.text_hash, excluded.maker, excluded.said) returning prompt_id, text_hash)
+     update shelf set said_stale = false from read where shelf.prompt_id = read.prompt_id and shelf.text_hash = read.text_hash`,
     [rows.map((row) => row.prompt_id), rows.map((row) => row.text_hash), rows.map(() => MAKER), vectors],
   )
   return rows.length
@@ -61,9 +68,6 @@ export async function readSaid(db: Database): Promise<number> {
 
 /** Prompts on the Shelf that are still to be read. */
 export async function unreadCount(db: Database): Promise<number> {
-  const { rows } = await db.raw<{ rows: { count: number }[] }>(
-    `select count(*)::int as count from shelf s left join shelf_said r on r.prompt_id = s.prompt_id where not s.deleted and (r.prompt_id is null or r.text_hash <> s.text_hash or r.maker <> ?)`,
-    [MAKER],
-  )
+  const { rows } = await db.raw<{ rows: { count: number }[] }>('select count(*)::int as count from shelf where said_stale and not deleted')
   return rows[0]?.count ?? 0
 }

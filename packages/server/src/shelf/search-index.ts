@@ -76,11 +76,11 @@ export class SearchIndex {
         from unnest(?::uuid[], ?::text[], ?::text[], ?::text[], ?::text[]) as t(id, title, tags, words, notes)`
       await trx.raw(
         `with documents as materialized (${documents}),
-          kept as (insert into shelf select v.prompt_id, v.project_id, v.status, v.tags, v.template_id, v.engines, v.proofs, v.keepers, v.dropped, v.changed, v.deleted, d.document, v.best_picture, v.text_hash
+          kept as (insert into shelf (prompt_id, project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash) select v.prompt_id, v.project_id, v.status, v.tags, v.template_id, v.engines, v.proofs, v.keepers, v.dropped, v.changed, v.deleted, d.document, v.best_picture, v.text_hash
             from jsonb_to_recordset(?::jsonb) as v(prompt_id uuid, project_id uuid, status text, tags text[], template_id uuid, engines text[], proofs int, keepers int, dropped int, changed timestamptz, deleted boolean, best_picture text, text_hash text)
             join documents d on d.id = v.prompt_id
-            on conflict (prompt_id) do update set (project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash) =
-              (excluded.project_id, excluded.status, excluded.tags, excluded.template_id, excluded.engines, excluded.proofs, excluded.keepers, excluded.dropped, excluded.changed, excluded.deleted, excluded.document, excluded.best_picture, excluded.text_hash))
+            on conflict (prompt_id) do update set (project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash, said_stale) =
+              (excluded.project_id, excluded.status, excluded.tags, excluded.template_id, excluded.engines, excluded.proofs, excluded.keepers, excluded.dropped, excluded.changed, excluded.deleted, excluded.document, excluded.best_picture, excluded.text_hash, shelf.said_stale or shelf.text_hash <> excluded.text_hash))
         insert into search_words (word)
           select distinct lexeme from documents, unnest(tsvector_to_array(document)) as lexeme
           where length(lexeme) between 3 and 40 and not exists (select 1 from search_words w where w.word = lexeme)
