@@ -122,10 +122,10 @@ export class Templates {
     for (const one of await this.#behind(this.db, id, template.version)) {
       const row = await draftRow(this.db, one.id)
       if (!row) continue
-      const change = await this.#changeFor(reader, template, one, row.body)
+      const { before, next } = await this.#madeThen(reader, template, one)
+      const change = changeOf(before, next, row.body)
       const phrases = ({ text, marks }: Draft) => reader.read(text, fixedFacetsOf(marks)).phrases
       const after = change && applyEdit(row.body, change)
-      const { before, next } = await this.#madeThen(reader, template, one)
       const [from, to] = after ? [row.body, after] : [before, next]
       offers.push({ promptId: one.id, title: one.title, version: one.template_version, revision: row.revision, differences: new Differences(from, to, phrases(from), phrases(to)).list.filter(counts), meets: change !== undefined })
     }
@@ -153,8 +153,10 @@ export class Templates {
   /** Writes the change into a draft that is still at the revision it was offered for. */
   async #take(actor: Actor, reader: Reader, template: Template, one: Behind, revision: number): Promise<boolean> {
     const row = await draftRow(this.db, one.id)
-    const change = row?.revision === revision ? await this.#changeFor(reader, template, one, row.body) : undefined
-    if (!row || !change) return false
+    if (row?.revision !== revision) return false
+    const { before, next } = await this.#madeThen(reader, template, one)
+    const change = changeOf(before, next, row.body)
+    if (!change) return false
     if (!isEmptyEdit(change) && !(await writeDraft(this.db, one.id, revision, { body: applyEdit(row.body, change), revision: revision + 1, clients: row.clients, parent: null, client: actor.id }))) return false
     await this.db('prompts').where({ id: one.id }).update({ template_version: template.version, template_left: template.version })
     return true
@@ -179,18 +181,17 @@ export class Templates {
     }
   }
 
-  async #changeFor(reader: Reader, template: Template, one: Behind, now: Draft): Promise<Edit | undefined> {
-    const { before, next } = await this.#madeThen(reader, template, one)
-    // What the draft was given beside the template stays out of it.
-    const ground = { ...now, marks: before.marks, text: before.text, leaveOut: before.leaveOut }
-    return offeredEdit(ground, { ...ground, text: next.text, marks: next.marks, leaveOut: next.leaveOut }, now)
-  }
-
   async #bodyOf(id: string, number: number): Promise<TemplateBody> {
     const row = await this.db('template_versions').where({ template_id: id, number }).first<{ body: TemplateBody } | undefined>('body')
     if (!row) throw notFound('version of the template')
     return row.body
   }
+}
+
+/** The change that a template offers to a draft: what the draft was given beside the template stays out of it. */
+function changeOf(before: Draft, next: Draft, now: Draft): Edit | undefined {
+  const ground = { ...now, marks: before.marks, text: before.text, leaveOut: before.leaveOut }
+  return offeredEdit(ground, { ...ground, text: next.text, marks: next.marks, leaveOut: next.leaveOut }, now)
 }
 
 /** Whether two versions fill alike with any values. */
