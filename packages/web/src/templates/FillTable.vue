@@ -42,7 +42,7 @@ watch([() => table.rows.value, () => at.value.row, () => props.template], async 
   const { text, slots: own } = props.template.body
   const [filled] = await reading.ask('fill', { text, slots: own, rows: [table.rows.value[at.value.row]?.values ?? {}] })
   if (mine === asked) shown.value = filled
-}, { immediate: true, deep: true })
+}, { immediate: true })
 watch(() => props.template.id, table.clear)
 
 /** Options that begin with or have what is typed; a list of ten thousand is never put on the page. */
