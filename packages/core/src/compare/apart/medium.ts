@@ -2,7 +2,7 @@ import type { Side } from './said-nouns.ts'
 
 /** Ways of making a picture; a name, the words that say it, and what it is a kind of. */
 const MEDIA: readonly (readonly [name: string, words: string, of?: string])[] = [
-  ['photograph', 'photos?|photograph\\w*|photography|snapshot|polaroid|daguerreotype|tintype|cyanotype|photoreal\\w*|film[ -]still'],
+  ['photograph', 'photos?|photograph\\w*|photography|snapshot|polaroid|daguerreotype|tintype|cyanotype|photo[ -]?realis\\w*|film[ -]still'],
   ['painting', 'painting|painted|painterly|fresco|mural'],
   ['oil', 'oils?|impasto', 'painting'],
   ['acrylic', 'acrylics?', 'painting'],
