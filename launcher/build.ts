@@ -2,7 +2,7 @@ import { build as bundle } from 'esbuild'
 import { createHash } from 'node:crypto'
 import { mkdir, readdir, readFile, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import { BUILD, PAGE, ROOT, SERVER, SIGHT, STANDINS } from './places.ts'
+import { BUILD, MEANING, PAGE, ROOT, SERVER, SIGHT, STANDINS } from './places.ts'
 import { Refusal } from './refusal.ts'
 import { run } from './shell.ts'
 
@@ -64,6 +64,7 @@ export async function buildAll(say: (line: string) => void): Promise<void> {
   await unlessBuilt('server', [...SHARED, 'packages/server/src'], async () => {
     await bundleForNode('packages/server/src/main.ts', SERVER)
     await bundleForNode('packages/server/src/pictures/sight/thread.ts', SIGHT)
+    await bundleForNode('packages/server/src/meaning/thread.ts', MEANING)
   })
   await unlessBuilt('standins', ['packages/core/src', 'packages/standins/src'], async () => {
     await bundleForNode('packages/standins/src/main.ts', STANDINS)

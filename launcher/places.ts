@@ -7,6 +7,8 @@ export const BUILD = join(ROOT, '.build')
 export const SERVER = join(ROOT, 'packages/server/dist/server.mjs')
 /** The thread in which the server reads pictures; the server looks for it beside itself. */
 export const SIGHT = join(ROOT, 'packages/server/dist/sight.mjs')
+/** The thread in which the server works out what texts mean. */
+export const MEANING = join(ROOT, 'packages/server/dist/meaning.mjs')
 export const STANDINS = join(ROOT, 'packages/standins/dist/standins.mjs')
 export const PAGE = join(BUILD, 'page')
 export const dataFolder = (given: string | undefined): string => resolve(given ?? join(ROOT, 'data'))

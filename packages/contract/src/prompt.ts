@@ -36,6 +36,7 @@ export const Prompt = Type.Object(
     bestProofId: orNull(Id),
     copiedFrom: orNull(Type.Object({ promptId: Id, title: Type.String(), version: orNull(Type.Integer()) })),
     template: orNull(Type.Object({ id: Id, name: Type.String(), behind: Type.Boolean({ description: 'Whether the template has changed since, and its change was neither taken nor left.' }) }, { description: 'What it was made from.' })),
+    mergedInto: orNull(Type.Object({ id: Id, title: Type.String() })),
     deletedAt: orNull(Instant),
     draft: Draft,
     revision: Type.Integer({ minimum: 0 }),

@@ -7,12 +7,17 @@ export const TagCount = Type.Object({ tag: Type.String(), count: Type.Integer() 
 export type TagCount = Static<typeof TagCount>
 
 /** A prompt that was found, and why. */
-export const FoundPrompt = Type.Composite([PromptSummary, Type.Object({ why: Type.Array(Type.String({ description: 'In words: where what was looked for stands.' })) })], { title: 'FoundPrompt' })
+export const FoundPrompt = Type.Composite([PromptSummary, Type.Object({
+    why: Type.Array(Type.String({ description: 'In words: where what was looked for stands.' })),
+    family: Type.Union([Id, Type.Null()], { description: 'Of prompts that say the same in other words; null for one by itself.' }),
+    alike: Type.Integer({ description: 'How many others that were found are of its family.' }),
+  })], { title: 'FoundPrompt' })
 export type FoundPrompt = Static<typeof FoundPrompt>
 
 const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })
 const filters = {
   q: Type.Optional(plainText(500, { description: 'Words of text, title, tags and notes; or what a facet says, as in “light: rim light”.' })),
+  by: Type.Optional(Type.Union([Type.Literal('words'), Type.Literal('meaning')], { description: 'By the words themselves, which is usual, or by what they mean.' })),
   project: Type.Optional(Id),
   tag: Type.Optional(plainText(60)),
   status: Type.Optional(Status),
@@ -21,6 +26,8 @@ const filters = {
   engine: Type.Optional(plainText(60)),
   colour: Type.Optional(plainText(20, { description: 'Of the best proof, by its plain name.' })),
   template: Type.Optional(Id),
+  family: Type.Optional(Id),
+  each: Type.Optional(Type.Boolean({ description: 'Every prompt in a row of its own; else one stands for its family.' })),
   since: Type.Optional(Day),
   until: Type.Optional(Day),
 }
@@ -36,7 +43,7 @@ export const searchShelf = route({
     total: Type.Integer({ description: 'Counted up to 1,000.' }),
     more: Type.Boolean({ description: 'Whether there are more than were counted.' }),
     read: Type.Array(Type.Object({ typed: Type.String(), as: Type.String() }), { description: 'Words taken for another spelling.' }),
-    unread: Type.Integer({ description: 'Prompts whose facets are not read yet; asked for when a facet is looked for, else 0.' }),
+    unread: Type.Integer({ description: 'Prompts of which what is looked by is not worked out yet: what facets say, or what they mean; else 0.' }),
   }),
 })
 export const listTags = route({
@@ -96,10 +103,42 @@ export const Evidence = Type.Object(
 export type Evidence = Static<typeof Evidence>
 export const readEvidence = route({ id: 'readEvidence', method: 'get', path: '/api/prompts/:prompt/evidence', summary: 'Kept of tried by engine, when it was last used, what it came from and what came from it.', params: Type.Object({ prompt: Id }, closed), answer: Evidence })
 
-/** A prompt that says the same as another, in other words or another order. */
+/** A prompt that says the same as another, in other words or another order; or of which the writer has said that it is the same, or is not. */
 export const NearPrompt = Type.Object(
-  { promptId: Id, title: Type.String(), projectId: Id, score: Type.Number({ minimum: 0, maximum: 1 }), proofs: Type.Integer(), keepers: Type.Integer(), differences: Type.Array(Type.String({ description: 'What differs all the same, in words.' })) },
+  {
+    promptId: Id,
+    title: Type.String(),
+    projectId: Id,
+    score: Type.Union([Type.Number({ minimum: 0, maximum: 1 }), Type.Null()], { description: 'How much of what they say is the same; null where they are not one by what they say.' }),
+    proofs: Type.Integer(),
+    keepers: Type.Integer(),
+    differences: Type.Array(Type.String({ description: 'What differs all the same, in words.' })),
+    said: Type.Union([Type.Literal('same'), Type.Literal('other'), Type.Null()], { description: 'What the writer says of the two.' }),
+    merged: Type.Boolean({ description: 'Whether it is merged into the other.' }),
+  },
   { title: 'NearPrompt' },
 )
 export type NearPrompt = Static<typeof NearPrompt>
-export const readNear = route({ id: 'readNear', method: 'get', path: '/api/prompts/:prompt/near', summary: 'Prompts that are one with a prompt’s draft in other words or another order, of the same subject, number, place and medium; the most alike first.', params: Type.Object({ prompt: Id }, closed), answer: Type.Array(NearPrompt) })
+const ofPrompt = Type.Object({ prompt: Id }, closed)
+const Others = Type.Array(Id, { minItems: 1, maxItems: 200 })
+const Changed = Type.Object({ changed: Type.Integer() })
+export const readNear = route({ id: 'readNear', method: 'get', path: '/api/prompts/:prompt/near', summary: 'Prompts that are one with a prompt’s draft in other words or another order, of the same subject, number, place and medium; the most alike first.', params: ofPrompt, answer: Type.Array(NearPrompt) })
+export const saySame = route({
+  id: 'saySame',
+  method: 'post',
+  path: '/api/prompts/:prompt/same',
+  summary: 'Says of other prompts that they are the same as one, or are not, whatever they say; or leaves it to what they say.',
+  params: ofPrompt,
+  body: Type.Object({ prompts: Others, as: Type.Union([Type.Literal('same'), Type.Literal('other'), Type.Null()]) }, closed),
+  answer: Changed,
+})
+export const mergePrompts = route({
+  id: 'mergePrompts',
+  method: 'post',
+  path: '/api/prompts/:prompt/merge',
+  summary: 'Merges others into a prompt: it gets their tags and notes, and what they have shown counts for it. They stay as they are beneath it.',
+  params: ofPrompt,
+  body: Type.Object({ prompts: Others }, closed),
+  answer: Changed,
+})
+export const unmergePrompt = route({ id: 'unmergePrompt', method: 'post', path: '/api/prompts/:prompt/unmerge', summary: 'Takes a prompt out of the one it was merged into.', params: ofPrompt })

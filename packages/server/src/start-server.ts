@@ -19,6 +19,8 @@ import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
 import { startJobs } from './jobs/worker.ts'
 import { Judging } from './judging/service.ts'
 import { Manners } from './manners/service.ts'
+import type { Meaning } from './meaning/meaning.ts'
+import { MeaningThread } from './meaning/meaning-thread.ts'
 import { Models } from './models/models.ts'
 import { Phrases } from './phrases/service.ts'
 import { SightReader } from './pictures/sight/reader.ts'
@@ -34,6 +36,8 @@ import { Sealer } from './security/sealed.ts'
 import { Secrets } from './security/secrets.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
+import { Sameness } from './shelf/sameness.ts'
+import { ShelfSearch } from './shelf/search.ts'
 import { Shelf } from './shelf/service.ts'
 import { ClientSheets } from './sheets/service.ts'
 import { shipTemplates } from './templates/ship.ts'
@@ -52,7 +56,7 @@ export interface RunningServer {
   close: () => Promise<void>
 }
 
-export async function startServer(settings: ServerSettings): Promise<RunningServer> {
+export async function startServer(settings: ServerSettings, meaning: Meaning = new MeaningThread(settings.databaseUrl)): Promise<RunningServer> {
   const log = pino({ level: settings.logLevel })
   const db = connectDatabase(settings.databaseUrl)
   await migrate(db)
@@ -86,7 +90,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
       {
         db,
         engines,
-        index,
+        search: new ShelfSearch(db, index, meaning),
         streams,
         projects: new Projects(db),
         rules: new Rules(db, engines),
@@ -111,6 +115,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         trials: new Trials(db, engines, queue),
         manners: new Manners(db),
         shelf: new Shelf(db),
+        sameness: new Sameness(db, meaning),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
     )
@@ -134,7 +139,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     const maker = new ProofMaker(db, engines, log)
     const turns = new TurnWorker(db, models, engines, log)
     const readings = new ReadingWorker(db, new SightReader(), log)
-    const stop = await startJobs({ db, queue, maker, index, judging, turns, readings, log })
+    const stop = await startJobs({ db, queue, maker, index, judging, turns, readings, meaning, log })
     // Workers are woken when a run starts in any process; without it jobs are only found a little later, by polling.
     const wake = () => queue.wake()
     const jobs = new Channel(settings.databaseUrl, { channel: JOBS_CHANNEL, name: 'idolon wake', heard: wake, again: wake })
@@ -149,6 +154,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     address,
     close: async () => {
       for (const close of closers) await close()
+      await meaning.close()
       await queue.close()
       await db.destroy()
     },

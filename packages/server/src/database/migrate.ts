@@ -5,6 +5,7 @@ import { up as first } from './first-migration.ts'
 import { up as helpers } from './helpers-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as manners } from './manners-migration.ts'
+import { up as meaning } from './meaning-migration.ts'
 import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as shelf } from './shelf-migration.ts'
@@ -25,6 +26,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-trials', up: trials },
   { name: '2026-11-26-manners', up: manners },
   { name: '2026-11-26-shelf', up: shelf },
+  { name: '2026-11-26-meaning', up: meaning },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

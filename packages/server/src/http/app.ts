@@ -120,8 +120,9 @@ import type { Projects } from '../projects/service.ts'
 import type { Prompts } from '../prompts/service.ts'
 import type { Proofs } from '../proofs/service.ts'
 import type { Runs } from '../runs/service.ts'
-import type { SearchIndex } from '../shelf/search-index.ts'
 import { shelfRoutes } from '../shelf/routes.ts'
+import type { Sameness } from '../shelf/sameness.ts'
+import type { ShelfSearch } from '../shelf/search.ts'
 import { takeOutRoutes } from '../shelf/take-out.ts'
 import type { Shelf } from '../shelf/service.ts'
 import { sheetRoutes } from '../sheets/routes.ts'
@@ -156,7 +157,7 @@ export interface Services {
   asides: Asides
   bin: Bin
   sheets: ClientSheets
-  index: SearchIndex
+  search: ShelfSearch
   streams: EventStreams
   models: Models
   helpers: Helpers
@@ -168,6 +169,7 @@ export interface Services {
   trials: Trials
   manners: Manners
   shelf: Shelf
+  sameness: Sameness
 }
 
 const security = helmet({
@@ -192,7 +194,7 @@ const security = helmet({
 })
 
 export function createApp(services: Services, options: { port: () => number; pageFolder: string | undefined; checkAnswers: boolean; log: Logger }): Express {
-  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, judging, asides, bin, sheets, index, streams, models, helpers, turns, turnStreams, caseRuns, references, db } = services
+  const { engines, rules, terms, projects, phrases, prompts, drafts, versions, runs, proofs, judging, asides, bin, sheets, streams, models, helpers, turns, turnStreams, caseRuns, references, db } = services
   const app = express()
   app.disable('x-powered-by')
   app.use(security)
@@ -344,14 +346,14 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(readCaseRun, ({ params }) => caseRuns.read(params.run))
   on(stopCaseRun, ({ actor, params }) => caseRuns.stop(actor, params.run))
 
-  shelfRoutes(on, db, index, services.shelf)
+  shelfRoutes(on, db, services.search, services.shelf, services.sameness)
   templateRoutes(on, services.templates)
   trialRoutes(on, services.trials)
   mannerRoutes(on, services.manners)
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)
-  takeOutRoutes(app, db, index)
+  takeOutRoutes(app, db, services.search)
   sheetRoutes(app, db, sheets)
   app.get('/api/events', streams.handle)
   app.get('/api/openapi.json', (_request, response) => {

@@ -4,11 +4,14 @@ import type { Database } from '../database/connect.ts'
 import { forgetOldEvents } from '../events/events.ts'
 import type { ProofMaker } from '../proofs/make-proof.ts'
 import type { Judging } from '../judging/service.ts'
+import { keepVectors } from '../meaning/keep-vectors.ts'
+import type { Meaning } from '../meaning/meaning.ts'
 import { readVersionPhrases } from '../phrases/read-versions.ts'
 import { forgetUnused } from '../pictures/store.ts'
 import { freeProofs } from '../proofs/lease.ts'
 import type { ReadingWorker } from '../references/reading-worker.ts'
 import { nameColours } from '../shelf/colours.ts'
+import { findFamilies } from '../shelf/families.ts'
 import { readSaid } from '../shelf/said.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import type { TurnWorker } from '../turns/worker.ts'
@@ -45,8 +48,8 @@ async function untilDone(batch: () => Promise<number>): Promise<void> {
 }
 
 /** Starts this process's share of the slow work; returns what ends it. */
-export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; readings: ReadingWorker; log: Logger }): Promise<() => void> {
-  const { db, queue, maker, index, judging, turns, readings, log } = parts
+export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; readings: ReadingWorker; meaning: Meaning; log: Logger }): Promise<() => void> {
+  const { db, queue, maker, index, judging, turns, readings, meaning, log } = parts
   await queue.work(CONCURRENCY, (id) => maker.make(id))
   const sweep = async () => {
     const free = await freeProofs(db)
@@ -58,6 +61,8 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
     repeat(SWEEP_MS, log, 'pictures not read', () => readings.look()),
     repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
     repeat(INDEX_MS, log, 'prompts not read', () => untilDone(() => readSaid(db))),
+    repeat(INDEX_MS, log, 'vectors not made', () => untilDone(() => keepVectors(db, meaning))),
+    repeat(INDEX_MS, log, 'families not found', () => untilDone(() => findFamilies(db, meaning))),
     repeat(INDEX_MS, log, 'colours not named', () => untilDone(() => nameColours(db))),
     repeat(INDEX_MS, log, 'ranks not brought up to date', () => judging.refreshRanks()),
     repeat(INDEX_MS, log, 'versions not read', () => readVersionPhrases(db)),

@@ -23,13 +23,16 @@ export interface SummaryRow {
   best: string | null
 }
 
+/** Conditions for what belongs to a prompt `x`, or to one that was merged into it. */
+export const OF_IT_OR_MERGED = 'prompt_id in (select x.id union all select m.id from prompts m where m.merged_into = x.id)'
+
 /** Columns of a row of the Shelf; `x` is the prompt, `d` its draft. */
 export const SUMMARY_COLUMNS = `
   x.id, x.project_id, x.title, d.first_words, d.body as draft_body, x.status, x.tags, x.note,
   greatest(x.changed_at, d.saved_at) as changed,
   (select count(*) from versions where prompt_id = x.id) as versions,
-  (select count(*) from proofs where prompt_id = x.id and state = 'stored' and deleted_at is null) as proofs,
-  (select count(*) from proofs where prompt_id = x.id and state = 'stored' and verdict = 'keep' and deleted_at is null) as keepers,
+  (select count(*) from proofs where ${OF_IT_OR_MERGED} and state = 'stored' and deleted_at is null) as proofs,
+  (select count(*) from proofs where ${OF_IT_OR_MERGED} and state = 'stored' and verdict = 'keep' and deleted_at is null) as keepers,
   ${bestProofId('p.prompt_id = x.id', 'x.best_proof_id')} as best`
 
 const EXCERPT = 280
@@ -62,6 +65,7 @@ interface PromptRow extends SummaryRow {
   copied_from_version: number | null
   copied_title: string | null
   template: Prompt['template']
+  merged_into: Prompt['mergedInto']
   deleted_at: Date | null
   revision: number
   saved_at: Date
@@ -74,6 +78,7 @@ export async function onePrompt(db: Db, id: string): Promise<Prompt | undefined>
        coalesce(nullif(o.title, ''), od.first_words) as copied_title,
        (select json_build_object('id', t.id, 'name', v.body->>'name', 'behind', greatest(x.template_version, x.template_left) < t.current)
         from templates t join template_versions v on v.template_id = t.id and v.number = t.current where t.id = x.template_id and t.deleted_at is null) as template,
+       (select json_build_object('id', m.id, 'title', coalesce(nullif(m.title, ''), md.first_words)) from prompts m join drafts md on md.prompt_id = m.id where m.id = x.merged_into) as merged_into,
        x.deleted_at, d.revision, d.saved_at, d.parent_version
      from prompts x join drafts d on d.prompt_id = x.id
      left join prompts o on o.id = x.copied_from_prompt left join drafts od on od.prompt_id = o.id
@@ -96,6 +101,7 @@ export async function onePrompt(db: Db, id: string): Promise<Prompt | undefined>
             version: row.copied_from_version,
           },
     template: row.template,
+    mergedInto: row.merged_into,
     deletedAt: row.deleted_at?.toISOString() ?? null,
     draft: row.draft_body,
     revision: row.revision,

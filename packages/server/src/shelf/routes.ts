@@ -1,13 +1,12 @@
-import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, readEvidence, readNear, renameTag, searchShelf } from '@idolon/contract'
+import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from '@idolon/contract'
 import type { Database } from '../database/connect.ts'
 import type { Register } from '../http/register.ts'
-import { nearPrompts } from './near.ts'
-import type { SearchIndex } from './search-index.ts'
-import { searchShelf as search, tagCounts } from './search.ts'
+import type { Sameness } from './sameness.ts'
+import { type ShelfSearch, tagCounts } from './search.ts'
 import type { Shelf } from './service.ts'
 
-export function shelfRoutes(on: Register, db: Database, index: SearchIndex, shelf: Shelf): void {
-  on(searchShelf, ({ query }) => search(db, index, query))
+export function shelfRoutes(on: Register, db: Database, search: ShelfSearch, shelf: Shelf, sameness: Sameness): void {
+  on(searchShelf, ({ query }) => search.find(query))
   on(listTags, ({ query }) => tagCounts(db, query.project))
   on(renameTag, ({ actor, body }) => shelf.renameTag(actor, body))
   on(changePrompts, ({ actor, body }) => shelf.changeMany(actor, body))
@@ -17,6 +16,12 @@ export function shelfRoutes(on: Register, db: Database, index: SearchIndex, shel
     await shelf.forgetSearch(actor, params.search)
     return undefined
   })
-  on(readNear, ({ params }) => nearPrompts(db, params.prompt))
+  on(readNear, ({ params }) => sameness.near(params.prompt))
+  on(saySame, ({ actor, params, body }) => sameness.say(actor, params.prompt, body.prompts, body.as))
+  on(mergePrompts, ({ actor, params, body }) => sameness.merge(actor, params.prompt, body.prompts))
+  on(unmergePrompt, async ({ actor, params }) => {
+    await sameness.unmerge(actor, params.prompt)
+    return undefined
+  })
   on(readEvidence, ({ params }) => shelf.evidence(params.prompt))
 }

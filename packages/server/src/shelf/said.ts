@@ -66,8 +66,8 @@ export async function readSaid(db: Database): Promise<number> {
   return rows.length
 }
 
-/** Prompts on the Shelf that are still to be read. */
-export async function unreadCount(db: Database): Promise<number> {
-  const { rows } = await db.raw<{ rows: { count: number }[] }>('select count(*)::int as count from shelf where said_stale and not deleted')
+/** Prompts on the Shelf of which something is still to be worked out. */
+export async function unreadCount(db: Database, what: 'said_stale' | 'vector_stale'): Promise<number> {
+  const { rows } = await db.raw<{ rows: { count: number }[] }>(`select count(*)::int as count from shelf where ${what} and not deleted`)
   return rows[0]?.count ?? 0
 }

@@ -1,6 +1,7 @@
 import { type Draft, fixedFacetsOf } from '@idolon/core'
 import { createHash } from 'node:crypto'
 import type { Database } from '../database/connect.ts'
+import { OF_IT_OR_MERGED } from '../prompts/store.ts'
 import { bestProofId } from '../proofs/proof-rows.ts'
 
 interface StaleRow {
@@ -35,22 +36,23 @@ export class SearchIndex {
   /** Brings up to date whatever changed since. Cheap when nothing did. */
   async refresh(): Promise<void> {
     for (;;) {
-      const rows = await this.#refreshBatch()
+      const rows = await this.refreshSome()
       if (rows < BATCH) return
     }
   }
 
-  #refreshBatch(): Promise<number> {
+  /** Brings some of it up to date, so that what was just written is found, and whoever brings in thousands keeps nobody waiting; how many there were. */
+  refreshSome(): Promise<number> {
     return this.db.transaction(async (trx) => {
       const { rows } = await trx.raw<{ rows: StaleRow[] }>(
         `select d.prompt_id, x.project_id, x.status, x.tags, x.template_id, coalesce(nullif(x.title, ''), d.first_words) as title, x.note, d.body,
-           greatest(x.changed_at, d.saved_at) as changed, x.deleted_at is not null as deleted, n.*,
+           greatest(x.changed_at, d.saved_at) as changed, x.deleted_at is not null or x.merged_into is not null as deleted, n.*,
            (select p.picture from proofs p where p.id = ${bestProofId('p.prompt_id = x.id', 'x.best_proof_id')}) as best_picture
          from drafts d join prompts x on x.id = d.prompt_id
          cross join lateral (
            select count(*) filter (where state = 'stored')::int as proofs, count(*) filter (where verdict = 'keep')::int as keepers, count(*) filter (where verdict = 'drop')::int as dropped,
              array_agg(distinct engine->>'id') filter (where state = 'stored') as tried_on, string_agg(nullif(note, ''), ' ') as proof_notes
-           from proofs where prompt_id = x.id and deleted_at is null) n
+           from proofs where ${OF_IT_OR_MERGED} and deleted_at is null) n
          where d.search_stale limit ? for update of d skip locked`,
         [BATCH],
       )
@@ -79,8 +81,8 @@ export class SearchIndex {
           kept as (insert into shelf (prompt_id, project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash) select v.prompt_id, v.project_id, v.status, v.tags, v.template_id, v.engines, v.proofs, v.keepers, v.dropped, v.changed, v.deleted, d.document, v.best_picture, v.text_hash
             from jsonb_to_recordset(?::jsonb) as v(prompt_id uuid, project_id uuid, status text, tags text[], template_id uuid, engines text[], proofs int, keepers int, dropped int, changed timestamptz, deleted boolean, best_picture text, text_hash text)
             join documents d on d.id = v.prompt_id
-            on conflict (prompt_id) do update set (project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash, said_stale) =
-              (excluded.project_id, excluded.status, excluded.tags, excluded.template_id, excluded.engines, excluded.proofs, excluded.keepers, excluded.dropped, excluded.changed, excluded.deleted, excluded.document, excluded.best_picture, excluded.text_hash, shelf.said_stale or shelf.text_hash <> excluded.text_hash))
+            on conflict (prompt_id) do update set (project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash, said_stale, vector_stale, near_stale) =
+              (excluded.project_id, excluded.status, excluded.tags, excluded.template_id, excluded.engines, excluded.proofs, excluded.keepers, excluded.dropped, excluded.changed, excluded.deleted, excluded.document, excluded.best_picture, excluded.text_hash, shelf.said_stale or shelf.text_hash <> excluded.text_hash, shelf.vector_stale or shelf.text_hash <> excluded.text_hash, shelf.near_stale or shelf.text_hash <> excluded.text_hash))
         insert into search_words (word)
           select distinct lexeme from documents, unnest(tsvector_to_array(document)) as lexeme
           where length(lexeme) between 3 and 40 and not exists (select 1 from search_words w where w.word = lexeme)

@@ -1,27 +1,14 @@
-import type { FoundPrompt, Status, TagCount } from '@idolon/contract'
+import type { FoundPrompt, TagCount } from '@idolon/contract'
 import { type ShelfWords, shelfWords } from '@idolon/core'
 import type { Database } from '../database/connect.ts'
+import type { Meaning } from '../meaning/meaning.ts'
 import { SUMMARY_COLUMNS, summariesOf, type SummaryRow } from '../prompts/store.ts'
+import { type Conditions, conditionsFor, type ShelfQuery } from './conditions.ts'
 import { saidQuery, unreadCount } from './said.ts'
 import type { SearchIndex } from './search-index.ts'
 import { readWords, type TypedWord, wordQuery } from './typed-words.ts'
 import { whyFound } from './why.ts'
 
-export interface ShelfQuery {
-  q?: string
-  project?: string
-  tag?: string
-  status?: Status
-  kept?: number
-  tried?: boolean
-  engine?: string
-  colour?: string
-  template?: string
-  since?: string
-  until?: string
-  limit?: number
-  offset?: number
-}
 export interface ShelfAnswer {
   rows: FoundPrompt[]
   total: number
@@ -31,81 +18,127 @@ export interface ShelfAnswer {
   unread: number
 }
 
+/** A prompt that was found, in its place. */
+interface Place {
+  id: string
+  family: string | null
+  /** How many of the found are of its family, itself among them. */
+  alike: number
+  /** Cosine of what it says and what was asked; of a search by meaning alone. */
+  score?: number
+}
+
 /** Further than this nobody counts, and of a very common word only so many, the last changed, are ranked. */
 const COUNTED = 1_000
+/** Texts further apart have nothing to do with each other: a paraphrase has 0.8 or so, another prompt 0.25 (docs/reuse.md). */
+const CLOSE = 0.4
+/** Filters that leave so many or fewer are asked first, and only what they leave is compared. */
+const FILTERED = 5_000
+const NOTHING: ShelfAnswer = { rows: [], total: 0, more: false, read: [], unread: 0 }
 
-/** Conditions on a row of the shelf, `s`, with their bindings. */
-function conditionsFor(asked: ShelfQuery, query: string, said: string) {
-  const conditions = ['not s.deleted']
-  const bindings: (string | number)[] = []
-  const also = (condition: string, ...values: (string | number)[]) => {
-    conditions.push(condition)
-    bindings.push(...values)
+/** Finds prompts on the Shelf, by their words or by what they mean. */
+export class ShelfSearch {
+  constructor(
+    private readonly db: Database,
+    private readonly index: SearchIndex,
+    private readonly meaning: Meaning,
+  ) {}
+
+  async find(asked: ShelfQuery): Promise<ShelfAnswer> {
+    await this.index.refreshSome()
+    const typed = shelfWords(asked.q ?? '')
+    return asked.by === 'meaning' && typed.words.length ? this.#byMeaning(asked, typed) : this.#byWords(asked, typed)
   }
-  if (query) also('s.document @@ ?::tsquery', query)
-  if (said) also('s.prompt_id in (select prompt_id from shelf_said where said @@ ?::tsquery)', said)
-  if (asked.project) also('s.project_id = ?', asked.project)
-  if (asked.tag) also('s.tags @> array[?]::text[]', asked.tag)
-  if (asked.status) also('s.status = ?', asked.status)
-  if (asked.kept) also('s.keepers >= ?', asked.kept)
-  if (asked.tried !== undefined) also(asked.tried ? 's.proofs > 0' : 's.proofs = 0')
-  if (asked.engine) also('? = any(s.engines)', asked.engine)
-  if (asked.template) also('s.template_id = ?', asked.template)
-  if (asked.colour) also('s.best_picture in (select picture from picture_colours where names @> array[?]::text[])', asked.colour)
-  if (asked.since) also('s.changed >= ?::date', asked.since)
-  if (asked.until) also(`s.changed < ?::date + interval '1 day'`, asked.until)
-  return { where: conditions.join(' and '), bindings }
-}
 
-/** A search as it was read: its words with what they may stand for, and the conditions they make; undefined where a word stands for nothing. */
-async function readQuery(db: Database, index: SearchIndex, asked: ShelfQuery) {
-  await index.refresh()
-  const typed = shelfWords(asked.q ?? '')
-  const read = typed.words.length ? await readWords(db, typed.words) : []
-  const known = read.every((row) => row.words?.length)
-  const query = known ? wordQuery(read) : ''
-  return { said: typed.said, read, known, query, ...conditionsFor(asked, query, saidQuery(typed.said)) }
-}
-
-export async function searchShelf(db: Database, index: SearchIndex, asked: ShelfQuery): Promise<ShelfAnswer> {
-  const { limit = 50, offset = 0 } = asked
-  const { said, read, known, query, where, bindings } = await readQuery(db, index, asked)
-  const unread = said.length ? await unreadCount(db) : 0
-  if (!known) return { rows: [], total: 0, more: false, read: [], unread }
-  // Words rank among the newest that fit; the same rows say how many there are.
-  const { rows: found } = await db.raw<{ rows: { prompt_id: string; total: number }[] }>(
-    `with found as materialized (select s.prompt_id, ${query ? 's.document, ' : ''}s.changed from shelf s where ${where} order by s.changed desc limit ${Math.max(COUNTED, offset + limit) + 1})
-     select prompt_id, (select count(*)::int from found) as total from found order by ${query ? 'ts_rank(document, ?::tsquery) desc, ' : ''}changed desc limit ? offset ?`,
-    [...bindings, ...(query ? [query] : []), limit, offset],
-  )
-  const total = found[0]?.total ?? 0
-  return {
-    rows: await rowsFor(db, found.map((row) => row.prompt_id), read, said),
-    total: Math.min(total, COUNTED),
-    more: total > COUNTED,
-    read: read.filter((row) => !row.exact).map((row) => ({ typed: row.typed, as: row.words.join(', ') })),
-    unread,
+  /** The ids of all prompts that fit, the last changed first, at most `most`; by meaning the closest first. */
+  async ids(asked: ShelfQuery, most: number): Promise<string[]> {
+    await this.index.refreshSome()
+    const typed = shelfWords(asked.q ?? '')
+    if (asked.by === 'meaning' && typed.words.length) return (await this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said)))).slice(0, most).map(({ id }) => id)
+    const { known, where, bindings } = await this.#read(asked, typed)
+    if (!known) return []
+    const { rows } = await this.db.raw<{ rows: { prompt_id: string }[] }>(`select s.prompt_id from shelf s where ${where} order by s.changed desc limit ?`, [...bindings, most])
+    return rows.map((row) => row.prompt_id)
   }
-}
 
-/** The ids of all prompts that fit, the last changed first, at most `most`. */
-export async function foundIds(db: Database, index: SearchIndex, asked: ShelfQuery, most: number): Promise<string[]> {
-  const { known, where, bindings } = await readQuery(db, index, asked)
-  if (!known) return []
-  const { rows } = await db.raw<{ rows: { prompt_id: string }[] }>(`select s.prompt_id from shelf s where ${where} order by s.changed desc limit ?`, [...bindings, most])
-  return rows.map((row) => row.prompt_id)
-}
+  /** Typed words with what they may stand for, and the conditions they make; not known where a word stands for nothing. */
+  async #read(asked: ShelfQuery, typed: ShelfWords) {
+    const read = typed.words.length ? await readWords(this.db, typed.words) : []
+    const known = read.every((row) => row.words?.length)
+    const words = known ? wordQuery(read) : ''
+    return { read, known, words, ...conditionsFor(asked, words, saidQuery(typed.said)) }
+  }
 
-/** What the Shelf shows of prompts, in order, with why each was found. */
-async function rowsFor(db: Database, ids: readonly string[], read: readonly TypedWord[], said: ShelfWords['said']): Promise<FoundPrompt[]> {
-  if (ids.length === 0) return []
-  const { rows } = await db.raw<{ rows: (SummaryRow & { proof_notes: string | null })[] }>(
-    `select ${SUMMARY_COLUMNS}, (select string_agg(p.note, ' ') from proofs p where p.prompt_id = x.id and p.note <> '') as proof_notes
-     from unnest(?::uuid[]) with ordinality as page(id, place) join prompts x on x.id = page.id join drafts d on d.prompt_id = x.id order by page.place`,
-    [ids as string[]],
-  )
-  const summaries = await summariesOf(db, rows)
-  return summaries.map((prompt, i) => ({ ...prompt, why: whyFound(prompt, rows[i]!.draft_body.text, `${prompt.note} ${rows[i]!.proof_notes ?? ''}`, read, said) }))
+  async #byWords(asked: ShelfQuery, typed: ShelfWords): Promise<ShelfAnswer> {
+    const { limit = 50, offset = 0 } = asked
+    const { read, known, words, where, bindings } = await this.#read(asked, typed)
+    const unread = typed.said.length ? await unreadCount(this.db, 'said_stale') : 0
+    if (!known) return { ...NOTHING, unread }
+    // Words rank among the newest that fit; the same rows say how many there are. Of a family the best stands for all.
+    const rank = words ? 'ts_rank(document, ?::tsquery)' : '0'
+    const { rows: found } = await this.db.raw<{ rows: (Place & { total: number })[] }>(
+      `with found as materialized (select s.prompt_id, s.family, ${words ? 's.document, ' : ''}s.changed from shelf s where ${where} order by s.changed desc limit ${Math.max(COUNTED, offset + limit) + 1}),
+       ranked as (select prompt_id, family, changed, ${rank} as rank from found),
+       placed as materialized (select *, row_number() over own as place, count(*) over (partition by coalesce(family, prompt_id)) as alike from ranked window own as (partition by coalesce(family, prompt_id) order by rank desc, changed desc))
+       select prompt_id as id, family, alike::int, (select count(*)::int from placed ${asked.each ? '' : 'where place = 1'}) as total from placed ${asked.each ? '' : 'where place = 1'} order by rank desc, changed desc limit ? offset ?`,
+      [...bindings, ...(words ? [words] : []), limit, offset],
+    )
+    const total = found[0]?.total ?? 0
+    return {
+      rows: await this.#rows(found, read, typed.said),
+      total: Math.min(total, COUNTED),
+      more: total > COUNTED,
+      read: read.filter((row) => !row.exact).map((row) => ({ typed: row.typed, as: row.words.join(', ') })),
+      unread,
+    }
+  }
+
+  async #byMeaning(asked: ShelfQuery, typed: ShelfWords): Promise<ShelfAnswer> {
+    const { limit = 50, offset = 0 } = asked
+    const [close, unread] = await Promise.all([this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said))), unreadCount(this.db, 'vector_stale')])
+    const families = new Map<string, number>()
+    for (const { id, family } of close) families.set(family ?? id, (families.get(family ?? id) ?? 0) + 1)
+    const first = new Set<string>()
+    const places = close.flatMap((one): Place[] => {
+      const key = one.family ?? one.id
+      if (!asked.each && first.has(key)) return []
+      first.add(key)
+      return [{ ...one, alike: families.get(key) ?? 1 }]
+    })
+    return { rows: await this.#rows(places.slice(offset, offset + limit), [], typed.said), total: Math.min(places.length, COUNTED), more: places.length > COUNTED, read: [], unread }
+  }
+
+  /** What fits the conditions and is close to the words, the closest first. */
+  async #close({ words }: ShelfWords, { where, bindings, some }: Conditions): Promise<{ id: string; family: string | null; score: number }[]> {
+    let among: string[] | undefined
+    if (some) {
+      const { rows } = await this.db.raw<{ rows: { prompt_id: string }[] }>(`select s.prompt_id from shelf s where ${where} limit ${FILTERED + 1}`, bindings)
+      if (rows.length <= FILTERED) among = rows.map((row) => row.prompt_id)
+    }
+    const close = (await this.meaning.closest({ text: words.join(' ') }, some ? FILTERED : COUNTED + 1, among)).filter(({ score }) => score >= CLOSE)
+    const { rows } = await this.db.raw<{ rows: { id: string; family: string | null; score: number }[] }>(
+      `select s.prompt_id as id, s.family, c.score from unnest(?::uuid[], ?::real[]) with ordinality as c(id, score, place) join shelf s on s.prompt_id = c.id where ${where} order by c.place limit ${COUNTED + 1}`,
+      [close.map(({ id }) => id), close.map(({ score }) => score), ...bindings],
+    )
+    return rows
+  }
+
+  /** What the Shelf shows of prompts, in order, with why each was found. */
+  async #rows(places: readonly Place[], read: readonly TypedWord[], said: ShelfWords['said']): Promise<FoundPrompt[]> {
+    if (places.length === 0) return []
+    const { rows } = await this.db.raw<{ rows: (SummaryRow & { proof_notes: string | null })[] }>(
+      `select ${SUMMARY_COLUMNS}, (select string_agg(p.note, ' ') from proofs p where p.prompt_id = x.id and p.note <> '') as proof_notes
+       from unnest(?::uuid[]) with ordinality as page(id, place) join prompts x on x.id = page.id join drafts d on d.prompt_id = x.id order by page.place`,
+      [places.map(({ id }) => id)],
+    )
+    const summaries = await summariesOf(this.db, rows)
+    const placeOf = new Map(places.map((place) => [place.id, place]))
+    return summaries.map((prompt, i) => {
+      const { family, alike, score } = placeOf.get(prompt.id)!
+      const why = whyFound(prompt, rows[i]!.draft_body.text, `${prompt.note} ${rows[i]!.proof_notes ?? ''}`, read, said)
+      return { ...prompt, family, alike: alike - 1, why: score === undefined ? why : [`close in meaning, ${score.toFixed(2)} of 1`, ...why] }
+    })
+  }
 }
 
 export async function tagCounts(db: Database, project?: string): Promise<TagCount[]> {

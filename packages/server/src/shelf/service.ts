@@ -4,7 +4,7 @@ import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
-import { projectState } from '../prompts/store.ts'
+import { OF_IT_OR_MERGED, projectState } from '../prompts/store.ts'
 
 export interface ManyPrompts {
   prompts: string[]
@@ -89,7 +89,7 @@ export class Shelf {
     if (!there) throw notFound('prompt')
     const { rows: engines } = await this.db.raw<{ rows: Evidence['engines'] }>(
       `select (engine->>'name') || ' ' || (engine->>'revision') as name, count(*)::int as tried, (count(*) filter (where verdict = 'keep'))::int as kept
-       from proofs where prompt_id = ? and state = 'stored' and deleted_at is null group by 1 order by 3 desc, 2 desc, 1`,
+       from proofs, (select ?::uuid as id) x where ${OF_IT_OR_MERGED} and state = 'stored' and deleted_at is null group by 1 order by 3 desc, 2 desc, 1`,
       [prompt],
     )
     const last = await this.db('runs').where({ prompt_id: prompt }).orderBy('asked_at', 'desc').first<{ asked_at: Date } | undefined>('asked_at')

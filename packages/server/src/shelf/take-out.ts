@@ -4,8 +4,8 @@ import type { IRouter } from 'express'
 import type { Database } from '../database/connect.ts'
 import { ProblemError } from '../http/problem.ts'
 import { demand } from '../http/validators.ts'
-import type { SearchIndex } from './search-index.ts'
-import { foundIds, type ShelfQuery } from './search.ts'
+import type { ShelfQuery } from './conditions.ts'
+import type { ShelfSearch } from './search.ts'
 
 /** Most prompts in one file. */
 const MOST = 100_000
@@ -34,12 +34,12 @@ async function* written(db: Database, format: WritingFormat, ids: readonly strin
 }
 
 /** What a search finds as a file, written as it is read, so that a hundred thousand prompts take no room. */
-export function takeOutRoutes(router: IRouter, db: Database, index: SearchIndex): void {
+export function takeOutRoutes(router: IRouter, db: Database, search: ShelfSearch): void {
   for (const format of WRITING_FORMATS) {
     router.get(`/api/shelf.${format.ending}`, async (request, response) => {
       const query: unknown = { ...request.query }
       demand(searchShelf.query ?? {}, query, 'query', true)
-      const ids = await foundIds(db, index, query as ShelfQuery, MOST)
+      const ids = await search.ids(query as ShelfQuery, MOST)
       if (ids.length === 0) throw new ProblemError('nothing-to-try', 'Nothing fits this search, so there is nothing to take out. Take a word or a filter away.')
       response.attachment(`prompts.${format.ending}`).type(format.type)
       for await (const piece of written(db, format, ids)) if (!response.write(piece)) await new Promise((resolve) => response.once('drain', resolve))

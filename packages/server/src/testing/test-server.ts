@@ -5,6 +5,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import { connectDatabase, type Database } from '../database/connect.ts'
 import { createDatabase } from '../database/create-database.ts'
 import { type RunningServer, startServer } from '../start-server.ts'
+import { MeaningByWords } from './meaning-by-words.ts'
 import { FakeEngine } from './fake-engine.ts'
 
 interface Given<R extends Route> {
@@ -39,7 +40,7 @@ export class TestServer {
       engineTimeoutMs: 2_500,
       logLevel: process.env['IDOLON_LOG'] ?? 'silent',
       checkAnswers: true,
-    })
+    }, new MeaningByWords(databaseUrl))
     return new TestServer(server, engine, connectDatabase(databaseUrl, 2))
   }
 
