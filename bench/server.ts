@@ -1,4 +1,5 @@
-import { createDatabase, type RunningServer, startServer } from '@idolon/server'
+import { join } from 'node:path'
+import { createDatabase, MeaningThread, type RunningServer, startServer } from '@idolon/server'
 
 export interface Measured {
   server: RunningServer
@@ -24,7 +25,7 @@ export async function measuredServer(): Promise<Measured> {
     engineTimeoutMs: 1_000,
     logLevel: 'silent',
     checkAnswers: false,
-  })
+  }, new MeaningThread(databaseUrl, join(process.env['IDOLON_ROOT'] ?? '.', 'packages/server/dist/meaning.mjs')))
   const address = server.address ?? ''
   const post = async <T>(path: string, body: unknown): Promise<T> => {
     const response = await fetch(address + path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })

@@ -1,9 +1,10 @@
-import type { FoundPrompt, TagCount } from '@idolon/contract'
+import type { FoundFrame, FoundPrompt, TagCount } from '@idolon/contract'
 import { type ShelfWords, shelfWords } from '@idolon/core'
 import type { Database } from '../database/connect.ts'
 import type { Meaning } from '../meaning/meaning.ts'
 import { SUMMARY_COLUMNS, summariesOf, type SummaryRow } from '../prompts/store.ts'
 import { type Conditions, conditionsFor, type ShelfQuery } from './conditions.ts'
+import { findFrames } from './frames.ts'
 import { saidQuery, unreadCount } from './said.ts'
 import type { SearchIndex } from './search-index.ts'
 import { readWords, type TypedWord, wordQuery } from './typed-words.ts'
@@ -15,6 +16,7 @@ export interface ShelfAnswer {
   more: boolean
   /** Words that no prompt has, and what they were read as. */
   read: { typed: string; as: string }[]
+  frames: FoundFrame[]
   unread: number
 }
 
@@ -34,7 +36,10 @@ const COUNTED = 1_000
 const CLOSE = 0.4
 /** Filters that leave so many or fewer are asked first, and only what they leave is compared. */
 const FILTERED = 5_000
-const NOTHING: ShelfAnswer = { rows: [], total: 0, more: false, read: [], unread: 0 }
+const NOTHING: ShelfAnswer = { rows: [], total: 0, more: false, read: [], frames: [], unread: 0 }
+
+/** What may be asked beside words without holding prompts to anything. */
+const BARE: ReadonlySet<string> = new Set(['q', 'by', 'each', 'limit', 'offset'])
 
 /** Finds prompts on the Shelf, by their words or by what they mean. */
 export class ShelfSearch {
@@ -47,7 +52,9 @@ export class ShelfSearch {
   async find(asked: ShelfQuery): Promise<ShelfAnswer> {
     await this.index.refreshSome()
     const typed = shelfWords(asked.q ?? '')
-    return asked.by === 'meaning' && typed.words.length ? this.#byMeaning(asked, typed) : this.#byWords(asked, typed)
+    const bare = !asked.offset && typed.said.length === 0 && Object.keys(asked).every((name) => BARE.has(name))
+    const [answer, frames] = await Promise.all([asked.by === 'meaning' && typed.words.length ? this.#byMeaning(asked, typed) : this.#byWords(asked, typed), bare ? findFrames(this.db, typed.words) : []])
+    return { ...answer, frames }
   }
 
   /** The ids of all prompts that fit, the last changed first, at most `most`; by meaning the closest first. */
@@ -89,6 +96,7 @@ export class ShelfSearch {
       total: Math.min(total, COUNTED),
       more: total > COUNTED,
       read: read.filter((row) => !row.exact).map((row) => ({ typed: row.typed, as: row.words.join(', ') })),
+      frames: [],
       unread,
     }
   }
@@ -105,7 +113,7 @@ export class ShelfSearch {
       first.add(key)
       return [{ ...one, alike: families.get(key) ?? 1 }]
     })
-    return { rows: await this.#rows(places.slice(offset, offset + limit), [], typed.said), total: Math.min(places.length, COUNTED), more: places.length > COUNTED, read: [], unread }
+    return { rows: await this.#rows(places.slice(offset, offset + limit), [], typed.said), total: Math.min(places.length, COUNTED), more: places.length > COUNTED, read: [], frames: [], unread }
   }
 
   /** What fits the conditions and is close to the words, the closest first. */

@@ -30,7 +30,7 @@ const reuseOpen = ref(false)
 
 const load = () =>
   task(async () => {
-    const [last, kept] = await Promise.all([call(searchShelf, { query: { limit: 5 } }), call(searchShelf, { query: { status: 'proven', limit: 6 } })])
+    const [last, kept] = await Promise.all([call(searchShelf, { query: { limit: 5, each: true } }), call(searchShelf, { query: { status: 'proven', limit: 6 } })])
     recent.value = last.rows
     proven.value = kept.rows
   })

@@ -10,7 +10,7 @@ import SaveNote from './SaveNote.vue'
 
 /** What the prompt is called and how it stands. */
 const props = defineProps<{ known: Prompt; title: string; tags: TagCount[]; session: DraftSession }>()
-const emit = defineEmits<{ change: [change: PromptChange]; putBack: [] }>()
+const emit = defineEmits<{ change: [change: PromptChange]; putBack: []; takeOut: [] }>()
 const projects = useProjects()
 const project = computed(() => projects.byId(props.known.projectId))
 const provenWithoutKeeper = computed(() => props.known.status === 'proven' && props.known.keepers === 0)
@@ -37,6 +37,7 @@ const provenWithoutKeeper = computed(() => props.known.status === 'proven' && pr
       </span>
     </p>
     <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <button class="plain strong" @click="emit('putBack')">Put it back</button></p>
+    <p v-if="known.mergedInto" class="binned">This prompt is merged into <RouterLink :to="`/desk/${known.mergedInto.id}`">{{ known.mergedInto.title }}</RouterLink>, where what it has shown counts. <button class="plain strong" @click="emit('takeOut')">Take it out</button></p>
     <p v-if="known.template" class="soft">
       Made from <RouterLink :to="`/shelf/templates/${known.template.id}`">{{ known.template.name }}</RouterLink><template v-if="known.template.behind">, which has changed since: <RouterLink :to="`/shelf/templates/${known.template.id}`">see what it offers</RouterLink></template>
     </p>

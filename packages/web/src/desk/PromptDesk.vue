@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deletePrompt, type Prompt, putBackPrompt, startRun, type Version } from '@idolon/contract'
+import { deletePrompt, type Prompt, putBackPrompt, readPrompt, startRun, unmergePrompt, type Version } from '@idolon/contract'
 import { draftFor, ELSEWHERE, type EngineChoice, findEngine, outlineOf, type OutlinePhrase, titleOf } from '@idolon/core'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, toRaw, useTemplateRef, watch } from 'vue'
@@ -161,6 +161,7 @@ async function planTrials(): Promise<void> {
   await session.saver.settled()
   await router.push(`/desk/${props.prompt.id}/plan`)
 }
+const takeOut = () => task(() => call(unmergePrompt, { params }).then(async () => (known.value = await call(readPrompt, { params }))))
 const putBack = () => task(() => call(putBackPrompt, { params }).then((prompt) => (known.value = prompt)))
 const remove = () =>
   task(async () => {
@@ -243,7 +244,7 @@ useActions(() => [
 <template>
   <main class="desk" :class="{ deciding }">
     <div class="writing">
-      <DeskHeader :known="known" :title="title" :tags="tags" :session="session" @change="facts.change" @put-back="putBack" />
+      <DeskHeader :known="known" :title="title" :tags="tags" :session="session" @change="facts.change" @put-back="putBack" @take-out="takeOut" />
       <div class="sheet">
         <DraftText :session="session" />
         <OutlineRows ref="outline" :session="session" @otherwise="openHelper('say-otherwise', $event)" @slot="slotting = [$event]">

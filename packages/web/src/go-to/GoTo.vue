@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type PromptSummary, searchShelf } from '@idolon/contract'
+import { type FoundFrame, type PromptSummary, searchShelf } from '@idolon/contract'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -18,7 +18,7 @@ const router = useRouter()
 const projects = useProjects()
 const typed = ref('')
 // What was found, and for which words: results of other words are never offered, so that Enter is safe at any moment.
-const found = ref<{ words: string; rows: PromptSummary[] }>({ words: '', rows: [] })
+const found = ref<{ words: string; rows: PromptSummary[]; frames: FoundFrame[] }>({ words: '', rows: [], frames: [] })
 const at = ref(0)
 const input = ref<HTMLInputElement>()
 const searching = ref(false)
@@ -46,13 +46,14 @@ const targets = computed<Target[]>(() => {
   const places = projects.open.filter((project) => fits(`${project.name} project`)).map((project) => ({ id: project.id, name: project.name, kind: 'Project', run: () => void router.push(`/projects/${project.id}`) }))
   const doable = actions.value.filter((action: Action) => fits(`${action.name} ${action.words ?? ''}`)).map((action) => ({ id: action.name, name: action.name, kind: 'Action', run: action.run }))
   const prompts = (found.value.words === typed.value ? found.value.rows : []).map((prompt) => ({ id: prompt.id, name: prompt.title, kind: projects.byId(prompt.projectId)?.name ?? 'Prompt', run: () => void router.push(`/desk/${prompt.id}`) }))
+  const frames = (found.value.words === typed.value ? found.value.frames : []).map(({ kind, id, name }) => ({ id, name, kind: kind === 'template' ? 'Template' : 'Manner', run: () => void router.push(kind === 'template' ? `/shelf/templates/${id}` : `/shelf/manners/${id}`) }))
   // What is called so comes before what is only meant by the words.
   const asked = typed.value.trim().toLowerCase()
   const called = ({ name }: Target) => {
     const lower = name.toLowerCase()
     return lower === asked ? 0 : lower.startsWith(asked) ? 1 : lower.includes(asked) ? 2 : 3
   }
-  return [...[...views, ...doable].sort((a, b) => called(a) - called(b)), ...prompts, ...places]
+  return [...[...views, ...doable].sort((a, b) => called(a) - called(b)), ...prompts, ...frames, ...places]
 })
 
 let newest = 0
@@ -60,10 +61,10 @@ async function search(): Promise<void> {
   const mine = ++newest
   const words = typed.value
   searching.value = true
-  const answer = await call(searchShelf, { query: { q: words.slice(0, 500), limit: 8 } }).catch(() => undefined)
+  const answer = await call(searchShelf, { query: { q: words.slice(0, 500), limit: 8, each: true } }).catch(() => undefined)
   if (mine !== newest) return
   searching.value = false
-  found.value = { words, rows: answer?.rows ?? [] }
+  found.value = { words, rows: answer?.rows ?? [], frames: answer?.frames ?? [] }
 }
 
 watch(typed, () => {

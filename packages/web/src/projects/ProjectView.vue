@@ -35,7 +35,7 @@ async function load(): Promise<void> {
   try {
     const params = { project: id.value }
     ledger.value = await call(readLedger, { params })
-    const found = await call(searchShelf, { query: { project: id.value, limit: 40 } })
+    const found = await call(searchShelf, { query: { project: id.value, limit: 40, each: true } })
     prompts.value = found.rows
     total.value = found.total
   } catch (error) {

@@ -30,3 +30,6 @@ export function sayWhen(instant: string, now = Date.now()): string {
 }
 
 export const sayExactly = (instant: string): string => new Date(instant).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'medium' })
+
+/** What a prompt has shown: “2 of 8 kept”. */
+export const sayRecord = ({ proofs, keepers }: { proofs: number; keepers: number }): string => (proofs ? `${keepers} of ${proofs} kept` : 'not tried')

@@ -1,22 +1,20 @@
 <script setup lang="ts">
-import { type Evidence, type NearPrompt, readEvidence, readNear, type Relative } from '@idolon/contract'
+import { type Evidence, readEvidence } from '@idolon/contract'
 import { computed, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
-import { counted, sayWhen } from '../shared/said.ts'
+import { counted, sayRecord as record, sayWhen } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import SameOf from './SameOf.vue'
 
-/** What a prompt has shown it can do: kept of tried by engine, when it was last used, what it came from and what came from it, and what says the same in other words. */
-const props = defineProps<{ promptId: string }>()
+/** What a prompt has shown it can do: kept of tried by engine, when it was last used, what it came from and what came from it; and what says the same in other words. */
+const props = defineProps<{ promptId: string; title: string }>()
 const projects = useProjects()
 const task = useTask()
 const evidence = shallowRef<Evidence>()
 void task(async () => (evidence.value = await call(readEvidence, { params: { prompt: props.promptId } })))
-const near = shallowRef<NearPrompt[]>()
-void task(async () => (near.value = await call(readNear, { params: { prompt: props.promptId } })))
 const ancestors = computed(() => evidence.value?.family.filter(({ steps }) => steps < 0) ?? [])
 const offspring = computed(() => evidence.value?.family.filter(({ steps }) => steps > 0) ?? [])
-const record = ({ proofs, keepers }: Pick<Relative, 'proofs' | 'keepers'>) => (proofs ? `${keepers} of ${proofs} kept` : 'not tried')
 </script>
 
 <template>
@@ -32,12 +30,7 @@ const record = ({ proofs, keepers }: Pick<Relative, 'proofs' | 'keepers'>) => (p
           <li v-for="one in offspring" :key="one.promptId" :style="{ paddingLeft: `${one.steps * 16}px` }"><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ record(one) }}</span></li>
         </ul>
       </div>
-      <div v-if="near?.length">
-        <p>The same in other words:</p>
-        <ul>
-          <li v-for="one in near" :key="one.promptId"><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ record(one) }}{{ one.differences.length ? `; ${one.differences.slice(0, 4).join('; ')}` : '' }}</span></li>
-        </ul>
-      </div>
+      <SameOf :prompt-id="promptId" :title="title" alone />
     </template>
   </div>
 </template>
@@ -46,6 +39,5 @@ const record = ({ proofs, keepers }: Pick<Relative, 'proofs' | 'keepers'>) => (p
 .evidence {
   display: grid;
   gap: 4px;
-  padding: 0 0 12px 150px;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { changePrompts, type FoundPrompt, readPrompt, type Status, type TagCount } from '@idolon/contract'
+import { changePrompts, type FoundPrompt, mergePrompts, readPrompt, saySame, type Status, type TagCount } from '@idolon/contract'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -44,6 +44,20 @@ function bin(): void {
   const prompts = ids.value
   void change({ deleted: true }, 'In the bin:', () => void task(() => call(changePrompts, { body: { prompts, deleted: false } }))).then(() => emit('none'))
 }
+const others = (id: string) => ids.value.filter((one) => one !== id)
+const same = () =>
+  task(async () => {
+    const [first] = ids.value
+    await call(saySame, { params: { prompt: first! }, body: { prompts: others(first!), as: 'same' } })
+    notices.show(`${counted(ids.value.length, 'prompt')} are linked as the same.`)
+    emit('none')
+  })
+const mergeInto = (into: string) =>
+  task(async () => {
+    await call(mergePrompts, { params: { prompt: into }, body: { prompts: others(into) } })
+    notices.show(`Merged into “${props.chosen.find(({ id }) => id === into)?.title ?? ''}”. Its evidence lists them, and takes them out again.`)
+    emit('none')
+  })
 const MOST_LEARNED = 50
 const learn = () =>
   task(async () => {
@@ -62,6 +76,10 @@ const learn = () =>
       <select class="field" aria-label="Status for all" @change="change({ status: ($event.target as HTMLSelectElement).value as Status }, 'Status set for'), (($event.target as HTMLSelectElement).value = '')"><option value="">set status</option><option v-for="status in STATUSES" :key="status">{{ status }}</option></select>
       <select class="field" aria-label="Move to a project" @change="change({ project: ($event.target as HTMLSelectElement).value }, 'Moved:'), (($event.target as HTMLSelectElement).value = '')"><option value="">move to a project</option><option v-for="project in projects.open" :key="project.id" :value="project.id">{{ project.name }}</option></select>
       <button class="quiet" :disabled="chosen.length > MOST_LEARNED" @click="learn">{{ chosen.length === 1 ? 'Take it apart into a template' : 'Learn a template' }}</button>
+      <template v-if="chosen.length > 1 && chosen.length <= 50">
+        <button class="plain" @click="same">They are the same</button>
+        <select class="field" aria-label="Merge them into one" @change="mergeInto(($event.target as HTMLSelectElement).value), (($event.target as HTMLSelectElement).value = '')"><option value="">merge them into</option><option v-for="prompt in chosen" :key="prompt.id" :value="prompt.id">{{ prompt.title }}</option></select>
+      </template>
       <button class="plain" @click="bin">Delete</button>
       <button class="plain end" @click="emit('all')">Select all shown</button>
       <button class="plain" @click="emit('none')">Select none</button>

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 type Query = NonNullable<QueryOf<typeof searchShelf>>
 export const STATUSES: readonly Status[] = ['rough', 'testing', 'proven', 'retired']
 /** What a search may name, as its address has it. */
-export const NAMES = ['q', 'project', 'tag', 'status', 'engine', 'kept', 'tried', 'colour', 'template', 'since', 'until'] as const
+export const NAMES = ['q', 'by', 'project', 'tag', 'status', 'engine', 'kept', 'tried', 'colour', 'template', 'each', 'since', 'until'] as const
 export type SearchName = (typeof NAMES)[number]
 const DAY = /^\d{4}-\d{2}-\d{2}$/
 
@@ -15,6 +15,8 @@ export function queryOf(text: (name: SearchName) => string): Query {
   const words = (name: 'project' | 'tag' | 'engine' | 'colour' | 'template') => (text(name) ? { [name]: text(name) } : {})
   return {
     q: text('q').slice(0, 500),
+    ...(text('by') === 'meaning' ? { by: 'meaning' as const } : {}),
+    ...(text('each') === 'yes' ? { each: true } : {}),
     ...words('project'),
     ...words('tag'),
     ...words('engine'),

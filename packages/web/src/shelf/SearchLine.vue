@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import type { AnswerOf, QueryOf, searchShelf } from '@idolon/contract'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { counted } from '../shared/said.ts'
+import type { SearchName } from './shelf-query.ts'
+
+/** What a search came to, in a line, and other ways to see it. */
+const props = defineProps<{ text: (name: SearchName) => string; query: NonNullable<QueryOf<typeof searchShelf>>; answer: Omit<AnswerOf<typeof searchShelf>, 'rows'> | undefined; looking: boolean; some: boolean; families: boolean; filtered: boolean }>()
+const emit = defineEmits<{ set: [name: SearchName, value: string]; tags: [] }>()
+const router = useRouter()
+const TAKEN_OUT = [['csv', 'CSV'], ['json', 'JSON'], ['md', 'Markdown']] as const
+/** The search as an address says it, for the files it is taken out as. */
+const address = computed(() => new URLSearchParams(Object.entries(props.query).filter(([, value]) => value !== '').map(([name, value]) => [name, String(value)])).toString())
+const byMeaning = computed(() => props.text('by') === 'meaning')
+const each = computed(() => props.text('each') === 'yes')
+const found = computed(() => {
+  const { total = 0, more = false } = props.answer ?? {}
+  const kind = byMeaning.value && props.text('q') ? ' close in meaning' : ''
+  return `${more ? 'more than ' : ''}${counted(total, 'prompt')}${kind}`
+})
+</script>
+
+<template>
+  <p class="line" role="status">
+    <span>{{ looking ? 'Looking …' : found }}</span>
+    <span v-for="word in answer?.read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
+    <span v-if="answer?.unread">{{ counted(answer.unread, 'prompt') }} still to be read for {{ byMeaning ? 'what they mean' : 'what facets say' }}.</span>
+    <button v-if="text('q')" class="plain" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</button>
+    <button v-if="families || each" class="plain" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Families together' : 'Each prompt by itself' }}</button>
+    <button v-if="filtered" class="plain" @click="router.replace({ query: {} })">Clear the search</button>
+    <span v-if="some" class="end">Take out as <template v-for="([ending, name], i) in TAKEN_OUT" :key="ending"><template v-if="i">, </template><a :href="`/api/shelf.${ending}?${address}`" download>{{ name }}</a></template></span>
+    <button class="plain" :class="{ end: !some }" @click="emit('tags')">Tags</button>
+    <RouterLink to="/bin">The bin</RouterLink>
+  </p>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+  min-height: 24px;
+  margin: 4px 0;
+}
+.end {
+  margin-left: auto;
+}
+</style>
