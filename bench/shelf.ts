@@ -1,80 +1,99 @@
 import { seededRandom } from '@idolon/core'
-import { connectDatabase } from '@idolon/server'
-import { randomUUID } from 'node:crypto'
+import { connectDatabase, MeaningThread } from '@idolon/server'
+import { type ChildProcess, spawn } from 'node:child_process'
+import { readFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import { type Bench, percentile, timed } from './figure.ts'
+import { generatedPrompts, PROMPTS, storePrompts, storeReadings, wordsFrom } from './generated-shelf.ts'
 import { measuredServer } from './server.ts'
 
-const PROMPTS = 100_000
-const SUBJECTS = 'beekeeper,train,fox,heron,teapot,jar,goat,chapel,boat,lantern,miller,orchard,viaduct,glacier,baker,signal box,ferry,owl,cat,clock'.split(',')
-const HOWS = 'old,red,brass,tiny,weathered,sleeping,snowy,tall,painted,quiet,broken,shining,crooked,striped,velvet'.split(',')
-const PLACES = 'in a village,by the lake,under the pass,on a terrace,in a kitchen,above the clouds,at the station,in a meadow,behind the mill,on the ridge'.split(',')
-const WHENS = 'at dawn,at dusk,at noon,in late autumn,in first snow,on a foggy morning,at midnight,in spring rain'.split(',')
-const MEDIA = 'gouache illustration,linocut print,product photograph,watercolour,paper cut,line drawing,travel poster'.split(',')
+const DIST = join(process.env['IDOLON_ROOT'] ?? '.', 'packages/server/dist')
+const BARE = 'the bare full-text query, newest first, p95'
 
-/** Searching as one types, over generated prompts, beside the bare full-text query for the same words. */
+/** The server as it ships, in a process of its own; its address, and the most memory it ever held, in kB. */
+async function shippedServer(databaseUrl: string): Promise<{ address: string; peak: () => Promise<number>; stop: () => void }> {
+  const port = 20_000 + (process.pid % 20_000)
+  const child: ChildProcess = spawn('node', [join(DIST, 'server.mjs')], { env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), IDOLON_LOG: 'silent' }, stdio: 'ignore' })
+  const address = `http://127.0.0.1:${port}`
+  for (let i = 0; i < 150; i++) {
+    if (await fetch(`${address}/api/health`).then((response) => response.ok, () => false)) break
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  return {
+    address,
+    peak: async () => Number(/VmHWM:\s+(\d+)/.exec(await readFile(`/proc/${child.pid ?? 0}/status`, 'utf8'))?.[1] ?? 0),
+    stop: () => void child.kill('SIGTERM'),
+  }
+}
+
+/** Searching as one types, by meaning, and for what is the same, over generated prompts, beside the bare full-text query for the same words. */
 export const shelf: Bench = async () => {
   const { server, post, address, databaseUrl } = await measuredServer()
   const db = connectDatabase(databaseUrl)
   try {
     const project = await post<{ id: string }>('/api/projects', { name: 'Bench' })
-    const random = seededRandom(20_000)
-    const pick = (list: string[]) => list[Math.floor(random() * list.length)] ?? ''
-    // Invented names give the vocabulary the long tail that real collections have.
-    const name = () => Array.from({ length: 3 }, () => pick(['ta', 'ro', 'len', 'bri', 'ko', 'sa', 'mun', 'del', 'vi', 'ner', 'hod', 'wes'])).join('')
-    const all: { id: string; parts: Record<string, string> }[] = []
-    for (let i = 0; i < PROMPTS; i += 1_000) {
-      const made = Array.from({ length: 1_000 }, () => {
-        const parts = { name: name(), subject: `${pick(HOWS)} ${pick(SUBJECTS)}`, second: `${pick(HOWS)} ${pick(SUBJECTS)}`, setting: pick(PLACES), moment: pick(WHENS), medium: pick(MEDIA) }
-        return { id: randomUUID(), parts, text: `${parts.name}, a ${parts.subject} and a ${parts.second} ${parts.setting} ${parts.moment}, ${parts.medium}` }
-      })
-      all.push(...made)
-      await db('prompts').insert(made.map(({ id }) => ({ id, project_id: project.id, title: '', tags: [pick(HOWS), pick(SUBJECTS)], created_by: 'bench' })))
-      await db('drafts').insert(made.map(({ id, text }) => ({ prompt_id: id, body: JSON.stringify({ text, marks: [], leaveOut: [], settings: {}, engines: [], references: [] }), first_words: text.split(',')[0] })))
-    }
-    const search = async (q: string) => {
-      const response = await fetch(`${address}/api/shelf?limit=40&q=${encodeURIComponent(q)}`)
+    const prompts = generatedPrompts()
+    await storePrompts(db, project.id, prompts)
+    const get = async <T>(path: string, from = address): Promise<T> => {
+      const response = await fetch(from + path)
       if (!response.ok) throw new Error(await response.text())
-      return ((await response.json()) as { total: number }).total
+      return (await response.json()) as T
     }
-    await search('warm')
-    // What the drafts say is known here, so that it need not be read: words by facet, as the reading in the background keeps them.
-    const lexemes = ({ subject, second, setting, moment, medium }: Record<string, string>) => {
-      const words = [['subject', subject], ['subject', second], ['setting', setting], ['moment', moment], ['medium', medium]].flatMap(([facet, said = ''], k) => said.split(' ').map((word, j) => ({ lexeme: `${facet}.${word}`, at: 1 + 10 * k + j })))
-      return [...new Set(words.map(({ lexeme }) => lexeme))].map((lexeme) => `'${lexeme}':${words.filter((one) => one.lexeme === lexeme).map(({ at }) => at).join(',')}`).join(' ')
-    }
-    for (let i = 0; i < all.length; i += 5_000) {
-      const some = all.slice(i, i + 5_000)
-      await db.raw(`insert into shelf_said select t.id, s.text_hash, 'said-1', t.said from unnest(?::uuid[], ?::tsvector[]) as t(id, said) join shelf s on s.prompt_id = t.id`, [some.map(({ id }) => id), some.map(({ parts }) => lexemes(parts))])
-    }
-    await db.raw('update shelf set said_stale = false')
-    await db.raw('vacuum analyze')
-    const queries = Array.from({ length: 60 }, () => `${pick(HOWS)} ${pick(SUBJECTS)} ${pick(MEDIA).split(' ')[0] ?? ''}`)
+    const search = (q: string, more = '', from = address) => get<{ total: number; rows: unknown[] }>(`/api/shelf?limit=40&q=${encodeURIComponent(q)}${more}`, from)
+    const unindexed = async () => (await db.raw<{ rows: { n: number }[] }>('select count(*)::int as n from drafts where search_stale')).rows[0]!.n
+    while ((await unindexed()) > 0) await search('warm')
+    const meaning = new MeaningThread(databaseUrl, join(DIST, 'meaning.mjs'))
+    await storeReadings(db, meaning, prompts)
+    await meaning.close()
+
+    const { how, subject, setting, moment, medium } = wordsFrom(seededRandom(20_003))
+    const queries = Array.from({ length: 60 }, () => `${how()} ${subject()} ${medium().split(' ')[0] ?? ''}`)
     // As typed: every third beginning, one slip among five.
     const typed = queries.flatMap((query, i) => {
       const beginnings = Array.from({ length: Math.floor(query.length / 3) }, (_, k) => query.slice(0, 3 * (k + 1)))
       return i % 5 ? beginnings : [...beginnings, query.replace(/(\w)(\w)(?=\w*$)/, '$2$1')]
     })
     const bareQuery = (q: string) => db.raw('select prompt_id from shelf where document @@ ?::tsquery and not deleted order by changed desc limit 40', [q.split(' ').filter(Boolean).map((word) => `'${word}':*`).join(' & ')])
-    const measure = async (list: readonly string[]) => {
+    const measure = async (list: readonly string[], more = '') => {
       const searches: number[] = []
       const bare: number[] = []
       for (const q of list) {
-        searches.push(await timed(() => search(q)))
+        searches.push(await timed(() => search(q, more)))
         bare.push(await timed(async () => bareQuery(q)))
       }
-      return { searches, bare }
+      return { searches: percentile(searches, 95), bare: percentile(bare, 95) }
     }
-    const { searches, bare } = await measure(typed)
+    const asTyped = await measure(typed)
     const exact = await measure(queries)
-    const bareExact = percentile(exact.bare, 95)
-    const said = Array.from({ length: 60 }, () => `${pick(SUBJECTS)}, medium: ${pick(MEDIA)}`)
-    const facets: number[] = []
-    for (const q of said) facets.push(await timed(() => search(q)))
-    return [
-      { what: `Shelf search over ${PROMPTS.toLocaleString('en')} prompts, p95 of ${typed.length} keystrokes`, value: percentile(searches, 95), unit: 'ms', baseline: { what: 'the bare full-text query, newest first, p95', value: percentile(bare, 95) }, limit: 100 },
-      { what: `The same of ${queries.length} searches whose every word is whole`, value: percentile(exact.searches, 95), unit: 'ms', baseline: { what: 'the bare full-text query, newest first, p95', value: bareExact }, limit: Math.max(100, 2 * bareExact) },
-      { what: `The same by a word and what a facet says, p95 of ${said.length}`, value: percentile(facets, 95), unit: 'ms', baseline: { what: 'the bare full-text query, newest first, p95', value: percentile(bare, 95) }, limit: 100 },
-    ]
+    const said = Array.from({ length: 60 }, () => `${subject()}, medium: ${medium()}`)
+    const facets = await measure(said)
+    // The first look brings the vectors into memory.
+    await search('a fox in snow', '&by=meaning')
+    const meanings = Array.from({ length: 60 }, () => `${subject()} ${setting()} ${moment()}`)
+    const byMeaning = await measure(meanings, '&by=meaning')
+    const within = await measure(meanings, '&by=meaning&status=rough&tag=red')
+    const near: number[] = []
+    for (const { id } of prompts.slice(500, 560)) near.push(await timed(() => get(`/api/prompts/${id}/near`)))
+
+    const shipped = await shippedServer(databaseUrl)
+    try {
+      for (const q of [...typed.slice(0, 80), ...said.slice(0, 20)]) await search(q, '', shipped.address)
+      for (const q of meanings) await search(q, '&by=meaning', shipped.address)
+      for (const { id } of prompts.slice(600, 620)) await get(`/api/prompts/${id}/near`, shipped.address)
+      const peak = await shipped.peak()
+      const vectors = (PROMPTS * 512) / 1024
+      return [
+        { what: `Shelf search over ${PROMPTS.toLocaleString('en')} prompts, p95 of ${typed.length} keystrokes`, value: asTyped.searches, unit: 'ms', baseline: { what: BARE, value: asTyped.bare }, limit: 100 },
+        { what: `The same of ${queries.length} searches whose every word is whole`, value: exact.searches, unit: 'ms', baseline: { what: BARE, value: exact.bare }, limit: Math.min(100, 2 * exact.bare) },
+        { what: `The same by a word and what a facet says, p95 of ${said.length}`, value: facets.searches, unit: 'ms', baseline: { what: BARE, value: facets.bare }, limit: 100 },
+        { what: `The same by meaning, p95 of ${meanings.length}`, value: byMeaning.searches, unit: 'ms', baseline: { what: BARE, value: byMeaning.bare }, limit: 150 },
+        { what: `The same by meaning within two filters, p95 of ${meanings.length}`, value: within.searches, unit: 'ms', baseline: { what: BARE, value: within.bare }, limit: 150 },
+        { what: `Prompts the same as a draft among ${PROMPTS.toLocaleString('en')}, p95 of ${near.length}`, value: percentile(near, 95), unit: 'ms', baseline: { what: BARE, value: asTyped.bare }, limit: 150 },
+        { what: `Most memory of the server with ${PROMPTS.toLocaleString('en')} prompts, searched in all these ways`, value: peak, unit: 'kB', baseline: { what: 'the vectors alone', value: vectors }, limit: 500_000 },
+      ]
+    } finally {
+      shipped.stop()
+    }
   } finally {
     await server.close()
     await db.destroy()

@@ -103,7 +103,10 @@ export class Bin {
     await trx('version_phrases').whereIn('version_id', trx('versions').where({ prompt_id: promptId }).select('id')).delete()
     await trx('versions').where({ prompt_id: promptId }).update({ body: JSON.stringify(versionBodyOf(emptyDraft())), changes: [], why: '' })
     await trx('shelf').where({ prompt_id: promptId }).delete()
-    await trx('shelf_said').where({ prompt_id: promptId }).delete()
+    await trx('shelf_vectors').where({ prompt_id: promptId }).delete()
+    for (const pairs of ['near_pairs', 'prompt_pairs']) await trx(pairs).where({ one: promptId }).orWhere({ other: promptId }).delete()
+    // What was merged into it stands by itself again.
+    await trx('prompts').where({ merged_into: promptId }).update({ merged_into: null })
     await trx('drafts').where({ prompt_id: promptId }).update({ body: JSON.stringify(emptyDraft()), first_words: 'A prompt removed for good' })
   }
 

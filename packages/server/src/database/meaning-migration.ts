@@ -3,6 +3,15 @@ import type { Knex } from 'knex'
 /** What prompts mean, and which say the same: caches that can be emptied and are then made anew. And what the writer has said of it. */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
+-- In the same row as the words, so that both are looked up at once: two indexes are joined, and only what is in both is read.
+drop table shelf_said;
+alter table shelf
+  -- What a draft says, read in the background: a word of a facet as “light.rim”, in order within its phrase.
+  add column said tsvector,
+  add column said_maker text;
+update shelf set said_stale = true;
+create index shelf_said on shelf using gin (said);
+
 create sequence shelf_vectors_written;
 create table shelf_vectors (
   prompt_id uuid primary key references prompts,

@@ -37,7 +37,7 @@ export function conditionsFor(asked: ShelfQuery, words: string, said: string): C
     bindings.push(...values)
   }
   if (words) also('s.document @@ ?::tsquery', words)
-  if (said) also('s.prompt_id in (select prompt_id from shelf_said where said @@ ?::tsquery)', said)
+  if (said) also('s.said @@ ?::tsquery', said)
   if (asked.project) also('s.project_id = ?', asked.project)
   if (asked.tag) also('s.tags @> array[?]::text[]', asked.tag)
   if (asked.status) also('s.status = ?', asked.status)

@@ -33,7 +33,7 @@ async function sharingWords(db: Database, phrases: readonly Phrase[], except: st
   const about = lexemesOf(saidVector(phrases.filter(({ facet }) => facet === 'subject').map((phrase): Phrase => ({ ...phrase, text: headOf(phrase.text) }))))
   if (about.length === 0) return []
   const { rows } = await db.raw<{ rows: { id: string }[] }>(
-    `with sharing as materialized (select r.prompt_id, r.said from shelf_said r where r.said @@ ?::tsquery and r.prompt_id <> ? limit ${RANKED})
+    `with sharing as materialized (select prompt_id, said from shelf where said @@ ?::tsquery and prompt_id <> ? and not deleted limit ${RANKED})
      select prompt_id as id from sharing order by ts_rank(said, ?::tsquery) desc limit ${COMPARED}`,
     [anyOf(about), except, anyOf(lexemesOf(saidVector(phrases)))],
   )

@@ -40,7 +40,7 @@ let lookedForOlder = false
 /** What an older reader found is read anew; looked for once a process. */
 async function markOlder(db: Database): Promise<void> {
   if (lookedForOlder) return
-  await db.raw('update shelf set said_stale = true from shelf_said r where r.prompt_id = shelf.prompt_id and r.maker <> ? and not shelf.said_stale', [MAKER])
+  await db.raw('update shelf set said_stale = true where said_maker <> ? and not said_stale', [MAKER])
   lookedForOlder = true
 }
 
@@ -58,10 +58,9 @@ export async function readSaid(db: Database): Promise<number> {
   }
   // A text that changed meanwhile stays to be read.
   await db.raw(
-    `with read as (insert into shelf_said select * from unnest(?::uuid[], ?::text[], ?::text[], ?::tsvector[])
-       on conflict (prompt_id) do update set (text_hash, maker, said) = (excluded.text_hash, excluded.maker, excluded.said) returning prompt_id, text_hash)
-     update shelf set said_stale = false from read where shelf.prompt_id = read.prompt_id and shelf.text_hash = read.text_hash`,
-    [rows.map((row) => row.prompt_id), rows.map((row) => row.text_hash), rows.map(() => MAKER), vectors],
+    `update shelf set said = read.said, said_maker = ?, said_stale = false from unnest(?::uuid[], ?::text[], ?::tsvector[]) as read(id, text_hash, said)
+     where shelf.prompt_id = read.id and shelf.text_hash = read.text_hash`,
+    [MAKER, rows.map((row) => row.prompt_id), rows.map((row) => row.text_hash), vectors],
   )
   return rows.length
 }
