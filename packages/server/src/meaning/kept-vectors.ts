@@ -1,8 +1,8 @@
 import pg from 'pg'
-import type { Meaning, Wanted } from './meaning.ts'
+import type { Meaning, Nearest, Wanted } from './meaning.ts'
 import { type Close, VECTOR_MAKER, VectorTable } from './vector-table.ts'
 
-const BATCH = 2_000
+const BATCH = 1_000
 
 /** The vectors that are kept in the database, held in memory and brought up to date before each look. */
 export class KeptVectors {
@@ -36,14 +36,13 @@ export class KeptVectors {
     }
   }
 
-  /** The closest prompts, of those `among` where given, without the one that was asked by. */
-  async closest(wanted: Wanted, most: number, among?: readonly string[]): Promise<Close[]> {
+  async closest(wanted: Wanted, { most, least, among }: Nearest): Promise<Close[]> {
     const asked = 'text' in wanted ? this.vectorsOf([wanted.text]).then(([vector]) => vector) : undefined
     await this.#catchUp()
     const vector = asked ? await asked : this.#table.of((wanted as { prompt: string }).prompt)
     if (!vector) return []
     const found = this.#table.closest(vector, most + 1, among)
-    return found.filter(({ id }) => !('prompt' in wanted) || id !== wanted.prompt).slice(0, most)
+    return found.filter(({ id, score }) => score >= least && !('prompt' in wanted && id === wanted.prompt)).slice(0, most)
   }
 
   async close(): Promise<void> {

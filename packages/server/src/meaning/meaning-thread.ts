@@ -1,9 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import { Worker } from 'node:worker_threads'
-import type { Meaning, Wanted } from './meaning.ts'
+import type { Meaning, Nearest, Wanted } from './meaning.ts'
 import type { Close } from './vector-table.ts'
 
-type Ask = { what: 'vectors'; texts: readonly string[] } | { what: 'closest'; wanted: Wanted; most: number; among: readonly string[] | undefined }
+type Ask = { what: 'vectors'; texts: readonly string[] } | { what: 'closest'; wanted: Wanted; nearest: Nearest }
 export interface Asked {
   id: number
   ask: Ask
@@ -32,8 +32,8 @@ export class MeaningThread implements Meaning {
     return this.#ask({ what: 'vectors', texts }) as Promise<Int8Array[]>
   }
 
-  closest(wanted: Wanted, most: number, among?: readonly string[]): Promise<Close[]> {
-    return this.#ask({ what: 'closest', wanted, most, among }) as Promise<Close[]>
+  closest(wanted: Wanted, nearest: Nearest): Promise<Close[]> {
+    return this.#ask({ what: 'closest', wanted, nearest }) as Promise<Close[]>
   }
 
   #ask(ask: Ask): Promise<unknown> {

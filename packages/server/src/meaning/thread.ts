@@ -6,7 +6,7 @@ import { sentenceVectors } from './sentences.ts'
 const kept = new KeptVectors(workerData as string, sentenceVectors)
 
 parentPort?.on('message', ({ id, ask }: Asked) => {
-  const answer = ask.what === 'vectors' ? sentenceVectors(ask.texts) : kept.closest(ask.wanted, ask.most, ask.among)
+  const answer = ask.what === 'vectors' ? sentenceVectors(ask.texts) : kept.closest(ask.wanted, ask.nearest)
   answer.then(
     (found) => parentPort?.postMessage({ id, found } satisfies Answered),
     (error: unknown) => parentPort?.postMessage({ id, wrong: error instanceof Error ? error.message : String(error) } satisfies Answered),

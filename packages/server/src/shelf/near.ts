@@ -11,7 +11,7 @@ import { saidVector } from './said.ts'
 import { textHash } from './search-index.ts'
 
 /** So many of those that share most words, and as many of those closest in meaning, are read and compared; further ones share too little to be the same. */
-const COMPARED = 24
+const COMPARED = 12
 /** Of a subject that many have, so many are ranked; what else is the same is found by its meaning. */
 const RANKED = 2_000
 /** Prompts further apart in meaning are not the same in any words. */
@@ -41,7 +41,7 @@ async function sharingWords(db: Database, phrases: readonly Phrase[], except: st
 }
 
 async function closeInMeaning(meaning: Meaning, prompt: string): Promise<string[]> {
-  return (await meaning.closest({ prompt }, COMPARED)).filter(({ score }) => score >= CLOSE).map(({ id }) => id)
+  return (await meaning.closest({ prompt }, { most: COMPARED, least: CLOSE })).map(({ id }) => id)
 }
 
 async function withSameText(db: Database, hash: string, except: string): Promise<string[]> {

@@ -35,7 +35,7 @@ const COUNTED = 1_000
 /** Texts further apart have nothing to do with each other: a paraphrase has 0.8 or so, another prompt 0.25 (docs/reuse.md). */
 const CLOSE = 0.4
 /** Filters that leave so many or fewer are asked first, and only what they leave is compared. */
-const FILTERED = 5_000
+const FILTERED = 3_000
 const NOTHING: ShelfAnswer = { rows: [], total: 0, more: false, read: [], frames: [], unread: 0 }
 
 /** What may be asked beside words without holding prompts to anything. */
@@ -43,6 +43,8 @@ const BARE: ReadonlySet<string> = new Set(['q', 'by', 'each', 'limit', 'offset']
 
 /** Finds prompts on the Shelf, by their words or by what they mean. */
 export class ShelfSearch {
+  #warm = false
+
   constructor(
     private readonly db: Database,
     private readonly index: SearchIndex,
@@ -50,6 +52,9 @@ export class ShelfSearch {
   ) {}
 
   async find(asked: ShelfQuery): Promise<ShelfAnswer> {
+    // Whoever looks by words may look by meaning next, which takes seconds to get ready.
+    if (!this.#warm) void this.meaning.closest({ text: 'ready' }, { most: 1, least: 1 }).catch(() => undefined)
+    this.#warm = true
     await this.index.refreshSome()
     const typed = shelfWords(asked.q ?? '')
     const bare = !asked.offset && typed.said.length === 0 && Object.keys(asked).every((name) => BARE.has(name))
@@ -123,7 +128,7 @@ export class ShelfSearch {
       const { rows } = await this.db.raw<{ rows: { prompt_id: string }[] }>(`select s.prompt_id from shelf s where ${where} limit ${FILTERED + 1}`, bindings)
       if (rows.length <= FILTERED) among = rows.map((row) => row.prompt_id)
     }
-    const close = (await this.meaning.closest({ text: words.join(' ') }, some ? FILTERED : COUNTED + 1, among)).filter(({ score }) => score >= CLOSE)
+    const close = await this.meaning.closest({ text: words.join(' ') }, { most: some ? FILTERED : COUNTED + 1, least: CLOSE, ...(among ? { among } : {}) })
     const { rows } = await this.db.raw<{ rows: { id: string; family: string | null; score: number }[] }>(
       `select s.prompt_id as id, s.family, c.score from unnest(?::uuid[], ?::real[]) with ordinality as c(id, score, place) join shelf s on s.prompt_id = c.id where ${where} order by c.place limit ${COUNTED + 1}`,
       [close.map(({ id }) => id), close.map(({ score }) => score), ...bindings],

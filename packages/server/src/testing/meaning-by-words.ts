@@ -1,6 +1,6 @@
 import { hashText, normal, seededRandom } from '@idolon/core'
 import { KeptVectors } from '../meaning/kept-vectors.ts'
-import type { Meaning, Wanted } from '../meaning/meaning.ts'
+import type { Meaning, Nearest, Wanted } from '../meaning/meaning.ts'
 import { type Close, DIMENSIONS, inBytes } from '../meaning/vector-table.ts'
 
 /** Each word a direction of its own. */
@@ -25,8 +25,8 @@ export class MeaningByWords implements Meaning {
     this.#kept = new KeptVectors(databaseUrl, vectorsOf)
   }
 
-  closest(wanted: Wanted, most: number, among?: readonly string[]): Promise<Close[]> {
-    return this.#kept.closest(wanted, most, among)
+  closest(wanted: Wanted, nearest: Nearest): Promise<Close[]> {
+    return this.#kept.closest(wanted, nearest)
   }
 
   close(): Promise<void> {
