@@ -21,6 +21,7 @@ export const PROBLEMS = {
   'rules-contradict': 422,
   'over-ceiling': 409,
   'not-a-picture': 422,
+  'unreadable-file': 422,
   'not-now': 409,
   'name-taken': 409,
   'project-archived': 409,

@@ -16,7 +16,8 @@ import { addReference, changeReference, closeTries, deleteReference, listReferen
 import type { Route } from './route.ts'
 import { promptsBreakingRules, readRules, setRules } from './rules.ts'
 import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
-import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, readEvidence, readNear, renameTag, searchShelf } from './shelf.ts'
+import { forgetImport, previewImport, readImport, startImport } from './import.ts'
+import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteManner, listManners, saveManner } from './manner.ts'
@@ -66,6 +67,13 @@ export const ROUTES = [
   forgetSearch,
   readEvidence,
   readNear,
+  saySame,
+  mergePrompts,
+  unmergePrompt,
+  readImport,
+  previewImport,
+  startImport,
+  forgetImport,
   listTemplates,
   readTemplateWhole,
   addTemplate,

@@ -17,6 +17,8 @@ import { Rules } from './house-rules/service.ts'
 import { createApp } from './http/app.ts'
 import { JOBS_CHANNEL, ProofQueue } from './jobs/proof-queue.ts'
 import { startJobs } from './jobs/worker.ts'
+import { Imports } from './imports/service.ts'
+import { ImportWorker } from './imports/worker.ts'
 import { Judging } from './judging/service.ts'
 import { Manners } from './manners/service.ts'
 import type { Meaning } from './meaning/meaning.ts'
@@ -115,6 +117,7 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
         trials: new Trials(db, engines, queue),
         manners: new Manners(db),
         shelf: new Shelf(db),
+        imports: new Imports(db, index),
         sameness: new Sameness(db, meaning),
       },
       { port: () => port, pageFolder: settings.pageFolder, checkAnswers: settings.checkAnswers, log },
@@ -139,7 +142,7 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
     const maker = new ProofMaker(db, engines, log)
     const turns = new TurnWorker(db, models, engines, log)
     const readings = new ReadingWorker(db, new SightReader(), log)
-    const stop = await startJobs({ db, queue, maker, index, judging, turns, readings, meaning, log })
+    const stop = await startJobs({ db, queue, maker, index, judging, turns, readings, meaning, imports: new ImportWorker(db, engines, index, log), log })
     // Workers are woken when a run starts in any process; without it jobs are only found a little later, by polling.
     const wake = () => queue.wake()
     const jobs = new Channel(settings.databaseUrl, { channel: JOBS_CHANNEL, name: 'idolon wake', heard: wake, again: wake })

@@ -3,6 +3,7 @@ import type { Database } from './connect.ts'
 import { up as engineConnections } from './engine-connections-migration.ts'
 import { up as first } from './first-migration.ts'
 import { up as helpers } from './helpers-migration.ts'
+import { up as imports } from './imports-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as manners } from './manners-migration.ts'
 import { up as meaning } from './meaning-migration.ts'
@@ -27,6 +28,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-manners', up: manners },
   { name: '2026-11-26-shelf', up: shelf },
   { name: '2026-11-26-meaning', up: meaning },
+  { name: '2026-11-26-imports', up: imports },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

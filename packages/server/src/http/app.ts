@@ -110,6 +110,8 @@ import type { EventStreams } from '../events/stream.ts'
 import { mannerRoutes } from '../manners/routes.ts'
 import type { Manners } from '../manners/service.ts'
 import type { Judging } from '../judging/service.ts'
+import { importRoutes, takeFileRoute } from '../imports/routes.ts'
+import type { Imports } from '../imports/service.ts'
 import { ledgerRoutes } from '../ledger/routes.ts'
 import { ledgerSums } from '../ledger/sums.ts'
 import { References } from '../references/service.ts'
@@ -169,6 +171,7 @@ export interface Services {
   trials: Trials
   manners: Manners
   shelf: Shelf
+  imports: Imports
   sameness: Sameness
 }
 
@@ -199,8 +202,9 @@ export function createApp(services: Services, options: { port: () => number; pag
   app.disable('x-powered-by')
   app.use(security)
   app.use(ownOriginOnly(options.port))
-  // Pictures come as they are; everything else is JSON.
+  // Pictures and files come as they are; everything else is JSON.
   pictureRoutes(app, db, engines)
+  takeFileRoute(app, services.imports)
   app.use('/api', express.json({ limit: '4mb' }))
   app.use('/api', (_request, response, next) => {
     response.set('cache-control', 'no-store')
@@ -347,6 +351,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(stopCaseRun, ({ actor, params }) => caseRuns.stop(actor, params.run))
 
   shelfRoutes(on, db, services.search, services.shelf, services.sameness)
+  importRoutes(on, services.imports)
   templateRoutes(on, services.templates)
   trialRoutes(on, services.trials)
   mannerRoutes(on, services.manners)

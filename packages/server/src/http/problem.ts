@@ -18,6 +18,7 @@ const TITLES: Record<ProblemName, string> = {
   'template-unsound': 'The template cannot be used',
   'not-connected': 'The engine or model is not connected',
   'over-ceiling': 'Over the ceiling of the project',
+  'unreadable-file': 'The file cannot be read',
   'not-a-picture': 'Not a picture that can be taken in',
   'rules-contradict': 'The house rules contradict one another',
   'not-now': 'Not possible now',

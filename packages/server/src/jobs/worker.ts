@@ -3,6 +3,8 @@ import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
 import { forgetOldEvents } from '../events/events.ts'
 import type { ProofMaker } from '../proofs/make-proof.ts'
+import { forgetOldImports } from '../imports/store.ts'
+import type { ImportWorker } from '../imports/worker.ts'
 import type { Judging } from '../judging/service.ts'
 import { keepVectors } from '../meaning/keep-vectors.ts'
 import type { Meaning } from '../meaning/meaning.ts'
@@ -19,6 +21,7 @@ import type { ProofQueue } from './proof-queue.ts'
 
 const SWEEP_MS = 3_000
 const INDEX_MS = 1_500
+const IMPORT_MS = 700
 const FORGET_MS = 3_600_000
 /** Requests at once in this process, most of them waiting for an engine; how many one engine gets at once, its profile says. */
 const CONCURRENCY = 12
@@ -48,8 +51,8 @@ async function untilDone(batch: () => Promise<number>): Promise<void> {
 }
 
 /** Starts this process's share of the slow work; returns what ends it. */
-export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; readings: ReadingWorker; meaning: Meaning; log: Logger }): Promise<() => void> {
-  const { db, queue, maker, index, judging, turns, readings, meaning, log } = parts
+export async function startJobs(parts: { db: Database; queue: ProofQueue; maker: ProofMaker; index: SearchIndex; judging: Judging; turns: TurnWorker; readings: ReadingWorker; meaning: Meaning; imports: ImportWorker; log: Logger }): Promise<() => void> {
+  const { db, queue, maker, index, judging, turns, readings, meaning, imports, log } = parts
   await queue.work(CONCURRENCY, (id) => maker.make(id))
   const sweep = async () => {
     const free = await freeProofs(db)
@@ -58,6 +61,7 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
   const stops = [
     repeat(SWEEP_MS, log, 'free proofs not looked for', sweep),
     repeat(SWEEP_MS, log, 'turns not looked for', () => turns.look()),
+    repeat(IMPORT_MS, log, 'files not brought in', () => untilDone(() => imports.look())),
     repeat(SWEEP_MS, log, 'pictures not read', () => readings.look()),
     repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
     repeat(INDEX_MS, log, 'prompts not read', () => untilDone(() => readSaid(db))),
@@ -67,6 +71,7 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
     repeat(INDEX_MS, log, 'ranks not brought up to date', () => judging.refreshRanks()),
     repeat(INDEX_MS, log, 'versions not read', () => readVersionPhrases(db)),
     repeat(FORGET_MS, log, 'unused pictures not forgotten', () => forgetUnused(db)),
+    repeat(FORGET_MS, log, 'files not forgotten', () => forgetOldImports(db)),
     repeat(FORGET_MS, log, 'old events not forgotten', () => forgetOldEvents(db)),
   ]
   return () => {

@@ -1,6 +1,7 @@
-import { type Draft, type PromptRecord, type WritingFormat, WRITING_FORMATS } from '@idolon/core'
+import { type Draft, type PromptRecord, textFileOf, type WritingFormat, WRITING_FORMATS } from '@idolon/core'
 import { searchShelf } from '@idolon/contract'
-import type { IRouter } from 'express'
+import type { IRouter, Request } from 'express'
+import { ZipAnswer } from '../archive/zip-writing.ts'
 import type { Database } from '../database/connect.ts'
 import { ProblemError } from '../http/problem.ts'
 import { demand } from '../http/validators.ts'
@@ -33,17 +34,34 @@ async function* written(db: Database, format: WritingFormat, ids: readonly strin
   yield format.end
 }
 
+/** The ids of what a search finds, as its address asks. */
+async function asked(search: ShelfSearch, request: Request, most: number): Promise<string[]> {
+  const query: unknown = { ...request.query }
+  demand(searchShelf.query ?? {}, query, 'query', true)
+  const ids = await search.ids(query as ShelfQuery, most)
+  if (ids.length === 0) throw new ProblemError('nothing-to-try', 'Nothing fits this search, so there is nothing to take out. Take a word or a filter away.')
+  return ids
+}
+
 /** What a search finds as a file, written as it is read, so that a hundred thousand prompts take no room. */
 export function takeOutRoutes(router: IRouter, db: Database, search: ShelfSearch): void {
   for (const format of WRITING_FORMATS) {
     router.get(`/api/shelf.${format.ending}`, async (request, response) => {
-      const query: unknown = { ...request.query }
-      demand(searchShelf.query ?? {}, query, 'query', true)
-      const ids = await search.ids(query as ShelfQuery, MOST)
-      if (ids.length === 0) throw new ProblemError('nothing-to-try', 'Nothing fits this search, so there is nothing to take out. Take a word or a filter away.')
+      const ids = await asked(search, request, MOST)
       response.attachment(`prompts.${format.ending}`).type(format.type)
       for await (const piece of written(db, format, ids)) if (!response.write(piece)) await new Promise((resolve) => response.once('drain', resolve))
       response.end()
     })
   }
+  router.get('/api/shelf.texts.zip', async (request, response) => {
+    const ids = await asked(search, request, MOST)
+    const zip = new ZipAnswer(response, 'prompts.zip')
+    for (let i = 0; i < ids.length; i += BATCH) {
+      for (const [k, record] of (await recordsOf(db, ids.slice(i, i + BATCH))).entries()) {
+        const { name, text } = textFileOf(record, i + k)
+        await zip.add(name, text)
+      }
+    }
+    zip.end()
+  })
 }
