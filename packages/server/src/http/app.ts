@@ -100,6 +100,7 @@ import type { Logger } from 'pino'
 import type { Database } from '../database/connect.ts'
 import type { Asides } from '../asides/service.ts'
 import type { Bin } from '../bin/service.ts'
+import { bundleRoutes } from '../bundles/routes.ts'
 import type { CaseRuns } from '../case-runs/service.ts'
 import type { Drafts } from '../drafts/service.ts'
 import type { Engines } from '../engines/engines.ts'
@@ -359,6 +360,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   turnStreams.routes(app)
   ledgerRoutes(app, db)
   takeOutRoutes(app, db, services.search)
+  bundleRoutes(app, db, services.search)
   sheetRoutes(app, db, sheets)
   app.get('/api/events', streams.handle)
   app.get('/api/openapi.json', (_request, response) => {

@@ -1,5 +1,7 @@
 import { decodeText, type Encoding, type FoundPrompts, readFiles, readFolder, type TextFile, UnreadableFile } from '@idolon/core'
+import type { Bundle } from '@idolon/contract'
 import { isZip, readZip } from '../archive/zip.ts'
+import { readBundle } from '../bundles/read-bundle.ts'
 
 /** Of one file of texts; more is no text that a person wrote. */
 const MOST_TEXT = 80_000_000
@@ -20,11 +22,20 @@ async function whole(parts: AsyncIterable<Uint8Array>): Promise<Buffer> {
   return Buffer.concat(pieces)
 }
 
+/** What a file holds: prompts as they are written there, or a bundle of ours. */
+export type Held = { found: FoundPrompts } | { bundle: Bundle }
+
+/** @throws UnreadableFile, UnsafeArchive */
+export async function holds(name: string, parts: () => AsyncIterable<Uint8Array>, encoding?: Encoding): Promise<Held> {
+  const bundle = await readBundle(parts)
+  return bundle ? { bundle } : { found: await readFile(name, parts, encoding) }
+}
+
 /**
  * What a file that is no bundle holds: one of the formats, or an archive of texts.
  * @throws UnreadableFile, UnsafeArchive
  */
-export async function readFile(name: string, parts: () => AsyncIterable<Uint8Array>, encoding?: Encoding): Promise<FoundPrompts> {
+async function readFile(name: string, parts: () => AsyncIterable<Uint8Array>, encoding?: Encoding): Promise<FoundPrompts> {
   const first = await parts()[Symbol.asyncIterator]().next()
   if (first.done) throw new UnreadableFile('it is empty.')
   if (!isZip(first.value)) return readFiles([{ name, text: decodeText(await whole(parts()), encoding) }])

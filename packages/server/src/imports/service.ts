@@ -1,15 +1,16 @@
 import type { Import, ImportPreview } from '@idolon/contract'
-import { type Encoding, type FoundPrompts, type Mapping, proposeMapping, UnreadableFile } from '@idolon/core'
+import { type Encoding, type Mapping, proposeMapping, UnreadableFile } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import type { Actor } from '../actor.ts'
 import { UnsafeArchive } from '../archive/zip.ts'
+import { previewBundle } from '../bundles/preview-bundle.ts'
 import type { Database } from '../database/connect.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { projectState } from '../prompts/store.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import { lookThrough, previewOf } from './look-through.ts'
-import { readFile } from './read-file.ts'
+import { type Held, holds } from './read-file.ts'
 import { type AskedImport, importOf, importRow, type ImportRow, partsOf } from './store.ts'
 
 const PART = 1_000_000
@@ -36,8 +37,9 @@ export class Imports {
     await this.db('imports').insert({ id, name, encoding, format: 'text', columns: '[]', rows: 0, mapping: '{}', came_by: actor.id })
     try {
       await this.#keep(id, body)
-      const found = await this.#read(id, name, encoding)
-      await this.db('imports').where({ id }).update({ format: found.format, columns: JSON.stringify(found.columns), rows: found.rows.length, mapping: JSON.stringify(proposeMapping(found)) })
+      const held = await this.#read(id, name, encoding)
+      const is = 'bundle' in held ? { format: 'bundle', columns: [], rows: held.bundle.prompts.length, mapping: {} } : { format: held.found.format, columns: held.found.columns, rows: held.found.rows.length, mapping: proposeMapping(held.found) }
+      await this.db('imports').where({ id }).update({ ...is, columns: JSON.stringify(is.columns), mapping: JSON.stringify(is.mapping) })
     } catch (error) {
       await this.db('imports').where({ id }).delete()
       throw asProblem(error)
@@ -62,7 +64,7 @@ export class Imports {
     await write()
   }
 
-  #read = (id: string, name: string, encoding: Encoding | null): Promise<FoundPrompts> => readFile(name, () => partsOf(this.db, id), encoding ?? undefined)
+  #read = (id: string, name: string, encoding: Encoding | null): Promise<Held> => holds(name, () => partsOf(this.db, id), encoding ?? undefined)
 
   async read(id: string): Promise<Import> {
     return importOf(await this.#row(id))
@@ -77,7 +79,12 @@ export class Imports {
   async preview(id: string, mapping: Mapping): Promise<ImportPreview> {
     const { name, encoding } = await this.#row(id)
     await this.index.refresh()
-    return previewOf(await lookThrough(this.db, await this.#read(id, name, encoding).catch((error: unknown) => { throw asProblem(error) }), mapping))
+    try {
+      const held = await this.#read(id, name, encoding)
+      return 'bundle' in held ? await previewBundle(this.db, held.bundle) : previewOf(await lookThrough(this.db, held.found, mapping))
+    } catch (error) {
+      throw asProblem(error)
+    }
   }
 
   /** Asks for what is in a file to be brought in; a job does it, all or nothing. */

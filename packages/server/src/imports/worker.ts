@@ -1,4 +1,6 @@
+import type { Knex } from 'knex'
 import type { Logger } from 'pino'
+import { openBundle } from '../bundles/open-bundle.ts'
 import type { Database } from '../database/connect.ts'
 import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
@@ -6,7 +8,7 @@ import { ProblemError } from '../http/problem.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
 import { bringIn } from './bring-in.ts'
 import { lookThrough } from './look-through.ts'
-import { readFile } from './read-file.ts'
+import { type Held, holds } from './read-file.ts'
 import { asProblem } from './service.ts'
 import { importRow, type ImportRow, partsOf } from './store.ts'
 
@@ -43,12 +45,12 @@ export class ImportWorker {
   }
 
   async #bringIn(row: ImportRow): Promise<void> {
-    const found = await readFile(row.name, () => partsOf(this.db, row.id), row.encoding ?? undefined)
+    const parts = () => partsOf(this.db, row.id)
+    const held = await holds(row.name, parts, row.encoding ?? undefined)
     await this.index.refresh()
     await this.db.transaction(async (trx) => {
       await trx.raw('select pg_advisory_xact_lock(?)', [TURN])
-      const { coming } = await lookThrough(trx, found, row.mapping)
-      const made = await bringIn(trx, this.engines, coming, { ...row.asked!, by: row.came_by }, (done) => this.#note(row.id, { progress: done, lease_until: this.db.raw(`now() + interval '${LEASE_SECONDS} seconds'`) }))
+      const made = await this.#write(trx, row, held, parts)
       const { rowCount } = (await trx.raw<{ rowCount: number }>(`update imports set state = 'done', made = ? where id = ? and state = 'asked'`, [made, row.id]))
       // Another worker did it meanwhile.
       if (rowCount === 0) throw new ProblemError('not-now', 'This file was brought in already.')
@@ -57,6 +59,12 @@ export class ImportWorker {
       await recordEvent(trx, { kind: 'prompt' })
       await recordEvent(trx, { kind: 'import', importId: row.id })
     })
+  }
+
+  async #write(trx: Knex.Transaction, row: ImportRow, held: Held, parts: () => AsyncIterable<Buffer>): Promise<number> {
+    if ('bundle' in held) return openBundle(trx, this.engines, held.bundle, parts, row.asked!)
+    const { coming } = await lookThrough(trx, held.found, row.mapping)
+    return bringIn(trx, this.engines, coming, { ...row.asked!, by: row.came_by }, (done) => this.#note(row.id, { progress: done, lease_until: this.db.raw(`now() + interval '${LEASE_SECONDS} seconds'`) }))
   }
 
   async #note(id: string, values: object): Promise<void> {

@@ -13,6 +13,7 @@ export interface ShelfQuery {
   colour?: string
   template?: string
   family?: string
+  ids?: string
   each?: boolean
   since?: string
   until?: string
@@ -45,6 +46,7 @@ export function conditionsFor(asked: ShelfQuery, words: string, said: string): C
   if (asked.tried !== undefined) also(asked.tried ? 's.proofs > 0' : 's.proofs = 0')
   if (asked.engine) also('? = any(s.engines)', asked.engine)
   if (asked.template) also('s.template_id = ?', asked.template)
+  if (asked.ids) also('s.prompt_id = any(string_to_array(?, \',\')::uuid[])', asked.ids)
   if (asked.family) also('s.family = ?', asked.family)
   if (asked.colour) also('s.best_picture in (select picture from picture_colours where names @> array[?]::text[])', asked.colour)
   if (asked.since) also('s.changed >= ?::date', asked.since)

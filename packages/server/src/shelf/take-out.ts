@@ -35,7 +35,7 @@ async function* written(db: Database, format: WritingFormat, ids: readonly strin
 }
 
 /** The ids of what a search finds, as its address asks. */
-async function asked(search: ShelfSearch, request: Request, most: number): Promise<string[]> {
+export async function askedIds(search: ShelfSearch, request: Request, most: number): Promise<string[]> {
   const query: unknown = { ...request.query }
   demand(searchShelf.query ?? {}, query, 'query', true)
   const ids = await search.ids(query as ShelfQuery, most)
@@ -47,14 +47,14 @@ async function asked(search: ShelfSearch, request: Request, most: number): Promi
 export function takeOutRoutes(router: IRouter, db: Database, search: ShelfSearch): void {
   for (const format of WRITING_FORMATS) {
     router.get(`/api/shelf.${format.ending}`, async (request, response) => {
-      const ids = await asked(search, request, MOST)
+      const ids = await askedIds(search, request, MOST)
       response.attachment(`prompts.${format.ending}`).type(format.type)
       for await (const piece of written(db, format, ids)) if (!response.write(piece)) await new Promise((resolve) => response.once('drain', resolve))
       response.end()
     })
   }
   router.get('/api/shelf.texts.zip', async (request, response) => {
-    const ids = await asked(search, request, MOST)
+    const ids = await askedIds(search, request, MOST)
     const zip = new ZipAnswer(response, 'prompts.zip')
     for (let i = 0; i < ids.length; i += BATCH) {
       for (const [k, record] of (await recordsOf(db, ids.slice(i, i + BATCH))).entries()) {
