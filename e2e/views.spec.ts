@@ -13,6 +13,7 @@ async function addresses(): Promise<[string, string][]> {
   const [prompt] = rows
   const { proofs } = await api<SheetAnswer>('GET', `/api/sheet?prompt=${prompt?.id ?? ''}`)
   const ids = proofs.slice(0, 3).map(({ id }) => id).join(',')
+  const file = (await (await fetch(`${process.env['E2E_ADDRESS'] ?? ''}/api/imports?name=birds.csv`, { method: 'POST', body: 'Name,Prompt,Topics\nOwl,an owl at dusk,night\nAgain,an owl at dusk,\nEmpty,,\n' })).json()) as { id: string }
   return [
     ['Begin', '/'],
     ['Desk', `/desk/${prompt?.id}`],
@@ -22,6 +23,8 @@ async function addresses(): Promise<[string, string][]> {
     ['Judging blind', `/proofs/judge?ids=${ids}`],
     ['Proof', `/proofs/${prompt?.bestProof?.id}`],
     ['Shelf', '/shelf?tried=yes'],
+    ['Bringing in', '/shelf/in'],
+    ['Bringing a file in', `/shelf/in/${file.id}`],
     ['Templates', '/shelf/templates'],
     ['Learning a template', '/shelf/templates?do=learn'],
     ['Writing a template', '/shelf/templates?do=new'],

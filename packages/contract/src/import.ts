@@ -10,7 +10,7 @@ export const Import = Type.Object(
     name: Type.String({ description: 'Of the file.' }),
     format: Type.Union([Type.Literal('csv'), Type.Literal('json'), Type.Literal('markdown'), Type.Literal('text'), Type.Literal('bundle')]),
     state: Type.Union([Type.Literal('read'), Type.Literal('asked'), Type.Literal('done'), Type.Literal('failed')]),
-    columns: Type.Array(Type.String(), { description: 'None where prompts come whole.' }),
+    columns: Type.Array(Type.Object({ name: Type.String(), sample: Type.String({ description: 'What stands first in it.' }) }), { description: 'None where prompts come whole.' }),
     rows: Type.Integer({ description: 'Prompts in it, before any is looked at.' }),
     mapping: Mapping,
     progress: Type.Integer({ description: 'Prompts written so far; none is there before all are.' }),

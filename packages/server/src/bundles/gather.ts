@@ -54,11 +54,11 @@ export async function gather(db: Database, wanted: readonly string[]): Promise<B
   for (let more = await needed(db, ids); more.some((id) => !ids.includes(id)); more = await needed(db, ids)) ids = [...new Set([...ids, ...more])]
   const all = Object.fromEntries(BUNDLED_KINDS.map((kind) => [kind, []])) as unknown as Gathered
   all.prompts = ids.map((id) => ({ id })) as Gathered['prompts']
-  const read = async <K extends BundledKind>(kind: K): Promise<void> => {
+  const read = async (kind: BundledKind): Promise<void> => {
     const { table, order } = TABLES[kind]
     const { where, bindings } = WHICH[kind](all)
     const { rows } = await db.raw<{ rows: Record<string, unknown>[] }>(`select ${fieldsOf(kind).map(columnOf).join(', ')} from ${table} where ${where} order by ${order}`, bindings as string[])
-    ;(all[kind] as BundledRow<K>[]) = rows.map((row) => bundledRow(kind, row))
+    ;(all[kind] as BundledRow[]) = rows.map((row) => bundledRow(kind, row))
   }
   for (const kind of ORDER) await read(kind)
   all.engines = all.engines.map(({ id, revision, profile }) => {

@@ -12,7 +12,7 @@ export async function previewBundle(db: Database, bundle: Bundle): Promise<Impor
   const here = await hereAlready(db, bundle)
   const drafts = new Map(bundle.drafts.map((draft) => [draft.promptId, draft]))
   const projects = new Map(bundle.projects.map(({ id, name }) => [id, name]))
-  const count = <T extends { promptId: string }>(list: readonly T[], prompt: string) => list.filter(({ promptId }) => promptId === prompt).length
+  const count = (list: readonly { promptId: string }[], prompt: string) => list.filter(({ promptId }) => promptId === prompt).length
   const rows = bundle.prompts.map((prompt, i) => ({ prompt, place: `prompt ${i + 1}`, title: prompt.title || (drafts.get(prompt.id)?.firstWords ?? '') }))
   const coming = rows.filter(({ prompt }) => !here.has(prompt.id))
   const duplicates = rows.filter(({ prompt }) => here.has(prompt.id))

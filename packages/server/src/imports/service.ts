@@ -1,5 +1,5 @@
 import type { Import, ImportPreview } from '@idolon/contract'
-import { type Encoding, type Mapping, proposeMapping, UnreadableFile } from '@idolon/core'
+import { type Encoding, type FoundPrompts, type Mapping, proposeMapping, UnreadableFile } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import type { Actor } from '../actor.ts'
 import { UnsafeArchive } from '../archive/zip.ts'
@@ -24,6 +24,10 @@ export function asProblem(error: unknown): unknown {
   return error
 }
 
+const SAMPLE = 120
+/** Columns with what stands first in each. */
+const sampled = ({ columns, rows }: FoundPrompts): Import['columns'] => columns.map((name, i) => ({ name, sample: (rows.find(({ cells }) => cells[i]?.trim())?.cells[i] ?? '').slice(0, SAMPLE) }))
+
 /** Files of prompts that come in: read first, shown, and then brought in or forgotten. */
 export class Imports {
   constructor(
@@ -38,7 +42,7 @@ export class Imports {
     try {
       await this.#keep(id, body)
       const held = await this.#read(id, name, encoding)
-      const is = 'bundle' in held ? { format: 'bundle', columns: [], rows: held.bundle.prompts.length, mapping: {} } : { format: held.found.format, columns: held.found.columns, rows: held.found.rows.length, mapping: proposeMapping(held.found) }
+      const is = 'bundle' in held ? { format: 'bundle', columns: [], rows: held.bundle.prompts.length, mapping: {} } : { format: held.found.format, columns: sampled(held.found), rows: held.found.rows.length, mapping: proposeMapping(held.found) }
       await this.db('imports').where({ id }).update({ ...is, columns: JSON.stringify(is.columns), mapping: JSON.stringify(is.mapping) })
     } catch (error) {
       await this.db('imports').where({ id }).delete()

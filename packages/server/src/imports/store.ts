@@ -18,7 +18,7 @@ export interface ImportRow {
   format: Import['format']
   encoding: Encoding | null
   state: Import['state']
-  columns: string[]
+  columns: Import['columns']
   rows: number
   mapping: Mapping
   asked: AskedImport | null

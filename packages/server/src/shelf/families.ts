@@ -1,4 +1,5 @@
 import type { Database } from '../database/connect.ts'
+import { recordEvent } from '../events/events.ts'
 import type { Meaning } from '../meaning/meaning.ts'
 import { type Db, nearOf, pairOf } from './near.ts'
 
@@ -36,8 +37,8 @@ export function groupsOf(ids: readonly string[], edges: readonly Edge[]): string
   return [...groups.values()]
 }
 
-/** Finds anew which families some prompts, and those they were or are now one with, belong to. */
-export async function regroup(trx: Db, prompts: string[]): Promise<void> {
+/** Finds anew which families some prompts, and those they were or are now one with, belong to; whether any is in another than before. */
+export async function regroup(trx: Db, prompts: string[]): Promise<boolean> {
   await trx.raw('select pg_advisory_xact_lock(?)', [TURN])
   const { rows: reached } = await trx.raw<{ rows: { id: string }[] }>(
     `with recursive reach(id) as (
@@ -57,7 +58,8 @@ export async function regroup(trx: Db, prompts: string[]): Promise<void> {
     const least = group.length > 1 ? group.reduce((a, b) => (a < b ? a : b)) : ''
     return group.map((id) => ({ id, family: least }))
   })
-  await trx.raw(`update shelf set family = nullif(f.family, '')::uuid from unnest(?::uuid[], ?::text[]) as f(id, family) where shelf.prompt_id = f.id and shelf.family is distinct from nullif(f.family, '')::uuid`, [families.map(({ id }) => id), families.map(({ family }) => family)])
+  const { rowCount } = await trx.raw<{ rowCount: number }>(`update shelf set family = nullif(f.family, '')::uuid from unnest(?::uuid[], ?::text[]) as f(id, family) where shelf.prompt_id = f.id and shelf.family is distinct from nullif(f.family, '')::uuid`, [families.map(({ id }) => id), families.map(({ family }) => family)])
+  return rowCount > 0
 }
 
 /** Looks which prompts say the same as some that were read and have not been looked at, the last changed first; how many there were. */
@@ -72,7 +74,8 @@ export async function findFamilies(db: Database, meaning: Meaning): Promise<numb
       if (pairs.length) await trx('near_pairs').insert(pairs)
       // A text that changed meanwhile stays to be looked at.
       await trx('shelf').where({ prompt_id: prompt, text_hash }).update({ near_stale: false })
-      if (before.length || pairs.length) await regroup(trx, [...new Set([prompt, ...[...before, ...pairs].flatMap(({ one, other }) => [one, other])])])
+      const changed = (before.length > 0 || pairs.length > 0) && (await regroup(trx, [...new Set([prompt, ...[...before, ...pairs].flatMap(({ one, other }) => [one, other])])]))
+      if (changed) await recordEvent(trx, { kind: 'prompt' })
     })
   }
   return rows.length

@@ -15,6 +15,7 @@ export const router = createRouter({
     { path: '/shelf', name: 'shelf', component: () => import('../shelf/ShelfView.vue'), meta: { title: 'Shelf' } },
     { path: '/shelf/templates/:template?', name: 'templates', component: () => import('../templates/TemplatesView.vue'), meta: { title: 'Templates' } },
     { path: '/shelf/manners/:manner?', name: 'manners', component: () => import('../manners/MannersView.vue'), meta: { title: 'Manners' } },
+    { path: '/shelf/in/:import?', name: 'bring-in', component: () => import('../imports/ImportView.vue'), meta: { title: 'Bring prompts in' } },
     { path: '/references/:reference?', name: 'references', component: () => import('../references/ReferencesView.vue'), meta: { title: 'References' } },
     { path: '/bin', name: 'bin', component: () => import('../bin/BinView.vue'), meta: { title: 'Bin' } },
     { path: '/helpers/:helper?', name: 'helpers', component: () => import('../helpers/HelpersView.vue'), meta: { title: 'Helpers' } },

@@ -41,6 +41,7 @@ onChange((event) => {
   if (event === 'reset' || event.kind === 'manners') void load().catch(() => undefined)
 })
 watch(id, () => (writing.value = undefined))
+if (route.query['do'] === 'learn') learning.value = ''
 if (typeof route.query['from'] === 'string') {
   const { from } = route.query
   void task(async () => (begun.value = (await call(readPrompt, { params: { prompt: from } })).draft.text))

@@ -58,6 +58,8 @@ const mergeInto = (into: string) =>
     notices.show(`Merged into “${props.chosen.find(({ id }) => id === into)?.title ?? ''}”. Its evidence lists them, and takes them out again.`)
     emit('none')
   })
+/** Ids that an address holds. */
+const MOST_CHOSEN = 200
 const MOST_LEARNED = 50
 const learn = () =>
   task(async () => {
@@ -76,6 +78,7 @@ const learn = () =>
       <select class="field" aria-label="Status for all" @change="change({ status: ($event.target as HTMLSelectElement).value as Status }, 'Status set for'), (($event.target as HTMLSelectElement).value = '')"><option value="">set status</option><option v-for="status in STATUSES" :key="status">{{ status }}</option></select>
       <select class="field" aria-label="Move to a project" @change="change({ project: ($event.target as HTMLSelectElement).value }, 'Moved:'), (($event.target as HTMLSelectElement).value = '')"><option value="">move to a project</option><option v-for="project in projects.open" :key="project.id" :value="project.id">{{ project.name }}</option></select>
       <button class="quiet" :disabled="chosen.length > MOST_LEARNED" @click="learn">{{ chosen.length === 1 ? 'Take it apart into a template' : 'Learn a template' }}</button>
+      <a v-if="chosen.length <= MOST_CHOSEN" class="plain" :href="`/api/shelf.bundle.zip?ids=${ids.join(',')}`" download>Take out as a bundle</a>
       <template v-if="chosen.length > 1 && chosen.length <= 50">
         <button class="plain" @click="same">They are the same</button>
         <select class="field" aria-label="Merge them into one" @change="mergeInto(($event.target as HTMLSelectElement).value), (($event.target as HTMLSelectElement).value = '')"><option value="">merge them into</option><option v-for="prompt in chosen" :key="prompt.id" :value="prompt.id">{{ prompt.title }}</option></select>

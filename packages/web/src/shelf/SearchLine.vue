@@ -9,7 +9,7 @@ import type { SearchName } from './shelf-query.ts'
 const props = defineProps<{ text: (name: SearchName) => string; query: NonNullable<QueryOf<typeof searchShelf>>; answer: Omit<AnswerOf<typeof searchShelf>, 'rows'> | undefined; looking: boolean; some: boolean; families: boolean; filtered: boolean }>()
 const emit = defineEmits<{ set: [name: SearchName, value: string]; tags: [] }>()
 const router = useRouter()
-const TAKEN_OUT = [['csv', 'CSV'], ['json', 'JSON'], ['md', 'Markdown']] as const
+const TAKEN_OUT = [['csv', 'CSV'], ['json', 'JSON'], ['md', 'Markdown'], ['texts.zip', 'texts'], ['bundle.zip', 'a bundle']] as const
 /** The search as an address says it, for the files it is taken out as. */
 const address = computed(() => new URLSearchParams(Object.entries(props.query).filter(([, value]) => value !== '').map(([name, value]) => [name, String(value)])).toString())
 const byMeaning = computed(() => props.text('by') === 'meaning')
@@ -29,8 +29,9 @@ const found = computed(() => {
     <button v-if="text('q')" class="plain" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</button>
     <button v-if="families || each" class="plain" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Families together' : 'Each prompt by itself' }}</button>
     <button v-if="filtered" class="plain" @click="router.replace({ query: {} })">Clear the search</button>
-    <span v-if="some" class="end">Take out as <template v-for="([ending, name], i) in TAKEN_OUT" :key="ending"><template v-if="i">, </template><a :href="`/api/shelf.${ending}?${address}`" download>{{ name }}</a></template></span>
-    <button class="plain" :class="{ end: !some }" @click="emit('tags')">Tags</button>
+    <RouterLink class="end" to="/shelf/in">Bring in</RouterLink>
+    <span v-if="some">Take out as <template v-for="([ending, name], i) in TAKEN_OUT" :key="ending"><template v-if="i">, </template><a :href="`/api/shelf.${ending}?${address}`" download>{{ name }}</a></template></span>
+    <button class="plain" @click="emit('tags')">Tags</button>
     <RouterLink to="/bin">The bin</RouterLink>
   </p>
 </template>
@@ -38,8 +39,9 @@ const found = computed(() => {
 <style scoped>
 .line {
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
-  gap: 16px;
+  gap: 2px 16px;
   min-height: 24px;
   margin: 4px 0;
 }

@@ -7,7 +7,7 @@ const NAMES: Readonly<Record<Field, readonly string[]>> = {
   text: ['text', 'prompt', 'prompts', 'prompt text', 'positive', 'positive prompt', 'description', 'caption', 'content', 'body'],
   title: ['title', 'name', 'heading', 'label', 'file'],
   leaveOut: ['leave out', 'leave outs', 'leave out list', 'leaveout', 'negative', 'negative prompt', 'exclude', 'avoid', 'without'],
-  tags: ['tags', 'tag', 'keywords', 'labels', 'category', 'categories', 'topic', 'folder'],
+  tags: ['tags', 'tag', 'keywords', 'labels', 'category', 'categories', 'topic', 'topics', 'folder'],
   status: ['status', 'state'],
   note: ['note', 'notes', 'comment', 'comments', 'remark', 'remarks'],
   project: ['project', 'collection', 'set', 'client', 'campaign'],

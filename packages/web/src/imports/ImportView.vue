@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { forgetImport, type Import, type ImportPreview, previewImport, readImport, startImport } from '@idolon/contract'
+import type { Encoding, Mapping } from '@idolon/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { ApiProblem } from '../api/problem.ts'
+import { useTask } from '../notices/notices.ts'
+import { counted } from '../shared/said.ts'
+import { useProjects } from '../stores/projects.ts'
+import ChooseFile from './ChooseFile.vue'
+import ColumnsTable from './ColumnsTable.vue'
+import ComingList from './ComingList.vue'
+import { asOne, sendFile } from './send-file.ts'
+
+/** Brings prompts in: a file is read and shown, and then comes in as a whole or not at all. */
+const route = useRoute()
+const router = useRouter()
+const projects = useProjects()
+const task = useTask()
+const file = shallowRef<Import>()
+const preview = shallowRef<ImportPreview>()
+const mapping = shallowRef<Mapping>({})
+const reading = ref(false)
+const looking = ref(false)
+const problem = ref('')
+const project = ref('')
+const duplicates = ref(false)
+const tag = ref('')
+const id = computed(() => (typeof route.params['import'] === 'string' ? route.params['import'] : ''))
+const KINDS = { csv: 'CSV', json: 'JSON', markdown: 'Markdown', text: 'texts', bundle: 'a bundle' } as const
+const isBundle = computed(() => file.value?.format === 'bundle')
+/** Whether the file itself says which project its prompts are of. */
+const saysProject = computed(() => isBundle.value || mapping.value.project !== undefined || file.value?.columns.length === 0)
+const coming = computed(() => (preview.value ? preview.value.coming.count + (duplicates.value ? preview.value.duplicates.count : 0) : 0))
+
+function show(now: Import): void {
+  file.value = now
+  mapping.value = now.mapping
+  project.value = now.format === 'bundle' || now.mapping.project !== undefined || now.columns.length === 0 ? '' : (projects.current?.id ?? projects.open[0]?.id ?? '')
+  tag.value = now.format === 'bundle' ? '' : now.name.replace(/\.[^.]+$/, '').replace(/[,\n]+/g, ' ').slice(0, 60)
+}
+async function choose(files: File[], encoding: Encoding | ''): Promise<void> {
+  reading.value = true
+  problem.value = ''
+  try {
+    const now = await sendFile(await asOne(files), encoding)
+    show(now)
+    await router.push(`/shelf/in/${now.id}`)
+  } catch (error) {
+    problem.value = error instanceof ApiProblem ? error.message : 'The file could not be read in this browser. Nothing was brought in.'
+  } finally {
+    reading.value = false
+  }
+}
+watch(id, (now) => {
+  if (!now) {
+    file.value = undefined
+    preview.value = undefined
+  } else if (file.value?.id !== now) void task(async () => show(await call(readImport, { params: { import: now } })))
+}, { immediate: true })
+let newest = 0
+watch(() => (file.value?.state === 'read' || file.value?.state === 'failed' ? JSON.stringify([file.value.id, mapping.value]) : ''), async (asked) => {
+  const mine = ++newest
+  if (!asked) return
+  looking.value = true
+  const found = await task(() => call(previewImport, { params: { import: file.value!.id }, body: { mapping: mapping.value } }))
+  if (mine !== newest) return
+  looking.value = false
+  if (found) preview.value = found
+}, { immediate: true })
+const start = () =>
+  task(async () => {
+    file.value = await call(startImport, { params: { import: file.value!.id }, body: { mapping: mapping.value, project: project.value || null, duplicates: duplicates.value, tag: tag.value } })
+  })
+onChange((event) => {
+  const own = file.value
+  if (own && (event === 'reset' || (event.kind === 'import' && event.importId === own.id))) void task(async () => (file.value = await call(readImport, { params: { import: own.id } })))
+})
+const leave = () =>
+  task(async () => {
+    if (file.value && file.value.state !== 'done') await call(forgetImport, { params: { import: file.value.id } })
+    file.value = undefined
+    await router.push('/shelf/in')
+  })
+</script>
+
+<template>
+  <main class="page bring-in">
+    <h1 class="view-title">Bring prompts in <span class="scope">to the Shelf</span></h1>
+    <ChooseFile v-if="!file" :reading="reading" :problem="problem" @choose="choose" />
+    <template v-else>
+      <p class="titled"><strong>{{ file.name }}</strong> <span class="soft">{{ KINDS[file.format] }}, {{ counted(file.rows, 'entry', 'entries') }}</span></p>
+      <template v-if="file.state === 'done'">
+        <p role="status">{{ counted(file.made ?? 0, 'prompt is', 'prompts are') }} on the Shelf{{ file.tag ? `, tagged “${file.tag}”` : '' }}. What they say and mean is read in the background; by their words they are found at once.</p>
+        <p class="row-actions"><RouterLink class="do" :to="{ path: '/shelf', query: file.tag ? { tag: file.tag } : {} }">See them</RouterLink><button class="quiet" @click="leave">Bring in more</button></p>
+      </template>
+      <template v-else-if="file.state === 'asked'">
+        <p role="status">Coming in: {{ file.progress.toLocaleString('en') }} of {{ coming.toLocaleString('en') }} written. They are there when all of them are; you can go elsewhere meanwhile.</p>
+        <progress :value="file.progress" :max="Math.max(1, coming)" aria-label="Prompts written" />
+      </template>
+      <template v-else>
+        <p v-if="file.problem" class="problem" role="alert">{{ file.problem }}</p>
+        <ColumnsTable v-if="file.columns.length" :columns="file.columns" :mapping="mapping" @map="mapping = $event" />
+        <form class="how" @submit.prevent="start">
+          <label>Into <select v-model="project" class="field"><option v-if="saysProject" value="">the projects the file names</option><option v-for="one in projects.open" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
+          <label>Tag them all <input v-model="tag" class="field" maxlength="60" placeholder="no tag" /></label>
+          <label v-if="preview?.duplicates.count"><input v-model="duplicates" type="checkbox" /> {{ preview.duplicates.count === 1 ? 'the one that is here already too' : `the ${preview.duplicates.count.toLocaleString('en')} that are here already too` }}</label>
+          <button class="do" :disabled="!preview || looking || coming === 0 || (!saysProject && !project)">{{ coming ? `Bring in ${counted(coming, 'prompt')}` : 'Nothing to bring in' }}</button>
+          <button type="button" class="quiet" @click="leave">Leave it</button>
+        </form>
+        <p v-if="looking || !preview" role="status">Looking through it …</p>
+        <ComingList v-if="preview" :preview="preview" :duplicates-too="duplicates" />
+      </template>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.bring-in {
+  display: grid;
+  gap: 16px;
+  justify-items: stretch;
+}
+.how {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 18px;
+  padding: 12px 0;
+  border-block: 1px solid var(--rule);
+}
+progress {
+  width: 320px;
+}
+.problem {
+  padding-left: 12px;
+  border-left: 3px solid var(--accent);
+}
+</style>
