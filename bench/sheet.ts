@@ -6,15 +6,11 @@ import { readdir, readFile } from 'node:fs/promises'
 import sharp from 'sharp'
 import { type Bench } from './figure.ts'
 import { CHROMIUM_FLAGS } from './first-load.ts'
+import { lateFrames } from './late-frames.ts'
 import { measuredServer } from './server.ts'
 
 const PROOFS = 2_000
 const ENGINES = ['Burin', 'Brayer', 'Tympan']
-const SCROLL_MS = 8_000
-/** Pixels a second: a page and a half. */
-const SPEED = 1_200
-/** A frame that takes half as long again as the screen gives it is late. */
-const LATE_MS = 25
 
 /** Two thousand proofs with pictures of their own, as detailed as painted ones. */
 async function fill(db: Database, promptId: string): Promise<void> {
@@ -65,27 +61,6 @@ const followLink = (page: Page, address: string): Promise<number> =>
     dispatchEvent(new PopStateEvent('popstate', { state: {} }))
     return now
   }, address)
-
-/** The share of late frames, in percent, while the element is scrolled evenly. */
-const lateFrames = (page: Page, selector: string): Promise<number> =>
-  page.evaluate(
-    ([of, forMs, speed, late]) =>
-      new Promise<number>((resolve) => {
-        const element = document.querySelector(of)!
-        const intervals: number[] = []
-        const began = performance.now()
-        let last = began
-        const frame = (now: number) => {
-          intervals.push(now - last)
-          last = now
-          element.scrollTop = ((now - began) / 1000) * speed
-          if (now - began < forMs) requestAnimationFrame(frame)
-          else resolve((100 * intervals.slice(2).filter((interval) => interval > late).length) / Math.max(1, intervals.length - 2))
-        }
-        requestAnimationFrame(frame)
-      }),
-    [selector, SCROLL_MS, SPEED, LATE_MS] as const,
-  )
 
 /** Memory of a browser and all its processes, in kB: what they share is counted once (PSS). */
 async function memoryOf(pid: number): Promise<number> {

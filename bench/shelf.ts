@@ -1,30 +1,15 @@
 import { seededRandom } from '@idolon/core'
 import { connectDatabase, MeaningThread } from '@idolon/server'
-import { type ChildProcess, spawn } from 'node:child_process'
-import { readFile } from 'node:fs/promises'
+import { chromium } from '@playwright/test'
 import { join } from 'node:path'
 import { type Bench, percentile, timed } from './figure.ts'
 import { generatedPrompts, PROMPTS, storePrompts, storeReadings, wordsFrom } from './generated-shelf.ts'
+import { CHROMIUM_FLAGS } from './first-load.ts'
+import { lateFrames } from './late-frames.ts'
 import { measuredServer } from './server.ts'
+import { DIST, shippedServer } from './shipped-server.ts'
 
-const DIST = join(process.env['IDOLON_ROOT'] ?? '.', 'packages/server/dist')
 const BARE = 'the bare full-text query, newest first, p95'
-
-/** The server as it ships, in a process of its own; its address, and the most memory it ever held, in kB. */
-async function shippedServer(databaseUrl: string): Promise<{ address: string; peak: () => Promise<number>; stop: () => void }> {
-  const port = 20_000 + (process.pid % 20_000)
-  const child: ChildProcess = spawn('node', [join(DIST, 'server.mjs')], { env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), IDOLON_LOG: 'silent' }, stdio: 'ignore' })
-  const address = `http://127.0.0.1:${port}`
-  for (let i = 0; i < 150; i++) {
-    if (await fetch(`${address}/api/health`).then((response) => response.ok, () => false)) break
-    await new Promise((resolve) => setTimeout(resolve, 100))
-  }
-  return {
-    address,
-    peak: async () => Number(/VmHWM:\s+(\d+)/.exec(await readFile(`/proc/${child.pid ?? 0}/status`, 'utf8'))?.[1] ?? 0),
-    stop: () => void child.kill('SIGTERM'),
-  }
-}
 
 /** Searching as one types, by meaning, and for what is the same, over generated prompts, beside the bare full-text query for the same words. */
 export const shelf: Bench = async () => {
@@ -75,6 +60,20 @@ export const shelf: Bench = async () => {
     const near: number[] = []
     for (const { id } of prompts.slice(500, 560)) near.push(await timed(() => get(`/api/prompts/${id}/near`)))
 
+    const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS })
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    const bare = `<!doctype html><div>${prompts.slice(0, 400).map(({ text }) => `<p style="height:112px">${text}</p>`).join('')}</div>`
+    await page.route('**/bare.html', (route) => route.fulfill({ contentType: 'text/html', body: bare }))
+    const scrolled = async (path: string, there: string) => {
+      await page.goto(address + path)
+      await page.locator(there).nth(5).waitFor()
+      await page.waitForTimeout(3_000)
+      return lateFrames(page, 'html')
+    }
+    const late = await scrolled('/shelf', '.shelf-row')
+    const lateBare = await scrolled('/bare.html', 'p')
+    await browser.close()
+
     const shipped = await shippedServer(databaseUrl)
     try {
       for (const q of [...typed.slice(0, 80), ...said.slice(0, 20)]) await search(q, '', shipped.address)
@@ -89,6 +88,7 @@ export const shelf: Bench = async () => {
         { what: `The same by meaning, p95 of ${meanings.length}`, value: byMeaning.searches, unit: 'ms', baseline: { what: BARE, value: byMeaning.bare }, limit: 150 },
         { what: `The same by meaning within two filters, p95 of ${meanings.length}`, value: within.searches, unit: 'ms', baseline: { what: BARE, value: within.bare }, limit: 150 },
         { what: `Prompts the same as a draft among ${PROMPTS.toLocaleString('en')}, p95 of ${near.length}`, value: percentile(near, 95), unit: 'ms', baseline: { what: BARE, value: asTyped.bare }, limit: 150 },
+        { what: `Late frames while the Shelf of ${PROMPTS.toLocaleString('en')} prompts is scrolled`, value: late, unit: '%', baseline: { what: 'a bare page of 400 of the same texts', value: lateBare }, limit: 5 },
         { what: `Most memory of the server with ${PROMPTS.toLocaleString('en')} prompts, searched in all these ways`, value: peak, unit: 'kB', baseline: { what: 'the vectors alone', value: vectors }, limit: 500_000 },
       ]
     } finally {

@@ -36,6 +36,9 @@ test('prompts come in from a file, are found by meaning, stand together where th
   await expect(page.getByText(/close in meaning, 0\.\d\d of 1/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Look by meaning' }).click()
   await expect(page).toHaveURL(/by=meaning/)
+  // Meaning within a filter: other prompts may have families of their own.
+  await page.getByRole('combobox', { name: 'Tag', exact: true }).selectOption('otters')
+  await expect(page.getByText(/^2 prompts close in meaning/)).toBeVisible()
   await page.getByText('1 more prompt says the same').click()
   await page.getByRole('button', { name: /^Merge Otter.* into this one/ }).click()
   await expect(page.getByText(/is merged into/)).toBeVisible()

@@ -113,3 +113,6 @@ export const Bundle = Type.Object(
   { title: 'Bundle', ...closed },
 )
 export type Bundle = Static<typeof Bundle>
+
+/** The schema as it is published, at /api/bundle-schema.json and in docs/bundle.schema.json. */
+export const bundleSchema = { $schema: 'https://json-schema.org/draft/2020-12/schema', ...Bundle }

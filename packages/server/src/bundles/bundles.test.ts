@@ -1,9 +1,11 @@
-import { addJudgement, addReference, addTemplate, BUNDLED_KINDS, type Bundle, changePrompt, changeProofs, createPrompt, type Import, type ImportPreview, keepSecret, listEngines, makeDrafts, previewImport, type Project, readImport, readPrompt, saveEngine, searchShelf, setRules, startImport, startTrial } from '@idolon/contract'
+import { addJudgement, addReference, addTemplate, BUNDLED_KINDS, type Bundle, bundleSchema, changePrompt, changeProofs, createPrompt, type Import, type ImportPreview, keepSecret, listEngines, makeDrafts, previewImport, type Project, readImport, readPrompt, saveEngine, searchShelf, setRules, startImport, startTrial } from '@idolon/contract'
 import { blankSlot, NO_RULES, SHIPPED_ENGINES } from '@idolon/core'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { randomUUID } from 'node:crypto'
+import { readFile } from 'node:fs/promises'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { departures } from '../http/validators.ts'
 import { TestServer } from '../testing/test-server.ts'
 
 let here: TestServer
@@ -108,6 +110,12 @@ describe('a bundle', () => {
     const again = jsonOf(await bundleOf(there, `project=${other.id}`))
     for (const kind of BUNDLED_KINDS) if (['prompts', 'versions', 'runs', 'proofs', 'judgements', 'trials'].includes(kind)) expect([kind, again[kind].length]).toEqual([kind, jsonOf(zip)[kind].length])
     expect(again.prompts.map(({ title, bestProofId }) => [title, bestProofId !== null])).toEqual(jsonOf(zip).prompts.map(({ title, bestProofId }) => [title, bestProofId !== null]))
+  })
+
+  it('follows the schema that is published', async () => {
+    const published = JSON.parse(await readFile(new URL('../../../../docs/bundle.schema.json', import.meta.url), 'utf8')) as object
+    expect(JSON.parse(JSON.stringify(bundleSchema))).toEqual(published)
+    expect(departures(published, jsonOf(await bundleOf(here)))).toEqual([])
   })
 
   it('holds only the prompts that were chosen', async () => {

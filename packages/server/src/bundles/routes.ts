@@ -1,4 +1,4 @@
-import { Bundle } from '@idolon/contract'
+import { bundleSchema } from '@idolon/contract'
 import type { IRouter } from 'express'
 import { ZipAnswer } from '../archive/zip-writing.ts'
 import type { Database } from '../database/connect.ts'
@@ -17,7 +17,7 @@ const MOST_BYTES = 2_000_000_000
 /** What a search finds as a bundle, and the schema that its JSON follows. */
 export function bundleRoutes(router: IRouter, db: Database, search: ShelfSearch): void {
   router.get('/api/bundle-schema.json', (_request, response) => {
-    response.json({ $schema: 'https://json-schema.org/draft/2020-12/schema', ...Bundle })
+    response.json(bundleSchema)
   })
   router.get('/api/shelf.bundle.zip', async (request, response) => {
     const ids = await askedIds(search, request, MOST + 1)
