@@ -5,10 +5,9 @@ import { firstWords } from '../drafts/store.ts'
 import type { Engines } from '../engines/engines.ts'
 import { ProblemError } from '../http/problem.ts'
 import { firstDraftOf } from '../prompts/first-draft.ts'
-import type { Coming } from './look-through.ts'
+import type { LookedThrough } from './look-through.ts'
 import type { AskedImport } from './store.ts'
 
-const BATCH = 1_000
 const UNNAMED = 'Brought in'
 
 /** Finds a project by its name, whatever its capitals, or makes it. */
@@ -32,7 +31,7 @@ async function known(trx: Knex.Transaction, engines: Engines) {
 }
 
 /** Writes prompts that come in, batch by batch; `tell` hears how many are written. The caller's transaction makes it all or nothing. */
-export async function bringIn(trx: Knex.Transaction, engines: Engines, coming: readonly Coming[], asked: AskedImport & { by: string }, tell: (done: number) => Promise<void>): Promise<number> {
+export async function bringIn(trx: Knex.Transaction, engines: Engines, looked: AsyncIterable<LookedThrough>, asked: AskedImport & { by: string }, tell: (done: number) => Promise<void>): Promise<number> {
   const projects = new Map<string, string>()
   const firsts = new Map<string, Draft>()
   const fitted = await known(trx, engines)
@@ -43,11 +42,11 @@ export async function bringIn(trx: Knex.Transaction, engines: Engines, coming: r
     if (!id) projects.set(key, (id = await projectNamed(trx, name.trim() || UNNAMED)))
     return id
   }
-  const wanted = asked.duplicates ? coming : coming.filter(({ of }) => !of)
-  for (let i = 0; i < wanted.length; i += BATCH) {
+  let made = 0
+  for await (const { coming } of looked) {
     const prompts: object[] = []
     const drafts: object[] = []
-    for (const { record } of wanted.slice(i, i + BATCH)) {
+    for (const { record } of asked.duplicates ? coming : coming.filter(({ of }) => !of)) {
       const id = randomUUID()
       const project = await projectFor(record.project)
       // What the file says nothing of is as in any new draft of the project.
@@ -58,9 +57,11 @@ export async function bringIn(trx: Knex.Transaction, engines: Engines, coming: r
       prompts.push({ id, project_id: project, title: record.title, status: record.status, note: record.note, tags: asked.tag ? [...new Set([...record.tags, asked.tag])].slice(0, 60) : record.tags, created_by: asked.by })
       drafts.push({ prompt_id: id, body: JSON.stringify(draft), first_words: firstWords(draft) })
     }
+    if (prompts.length === 0) continue
     await trx('prompts').insert(prompts)
     await trx('drafts').insert(drafts)
-    await tell(Math.min(wanted.length, i + BATCH))
+    made += prompts.length
+    await tell(made)
   }
-  return wanted.length
+  return made
 }

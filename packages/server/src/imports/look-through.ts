@@ -6,7 +6,7 @@ import { textHash } from '../shelf/search-index.ts'
 
 const LISTED = 100
 const SHOWN = 20
-const BATCH = 2_000
+const BATCH = 1_000
 const EXCERPT = 300
 
 /** A prompt that may come in. */
@@ -16,6 +16,7 @@ export interface Coming extends Brought {
   /** What it is a duplicate of: a prompt that is here, or another place of the file. */
   of?: { promptId: string | null; title: string }
 }
+/** Some rows of a file, looked through. */
 export interface LookedThrough {
   coming: Coming[]
   rejected: { place: string; reason: string }[]
@@ -31,14 +32,13 @@ async function hereAlready(db: Database | Knex.Transaction, hashes: readonly str
   return new Map(rows.map(({ hash, id, title }) => [hash, { promptId: id, title }]))
 }
 
-/** Each row of a file as the prompt it would be, with what it is a duplicate of; or why it is none. */
-export async function lookThrough(db: Database | Knex.Transaction, found: FoundPrompts, mapping: Mapping): Promise<LookedThrough> {
-  const coming: Coming[] = []
-  const rejected: LookedThrough['rejected'] = []
+/** Each row of a file as the prompt it would be, with what it is a duplicate of; or why it is none. Some at a time, so that a hundred thousand take no room. */
+export async function* lookThrough(db: Database | Knex.Transaction, found: FoundPrompts, mapping: Mapping): AsyncGenerator<LookedThrough> {
   const seen = new Map<string, string>()
   const rows = found.rows.slice(0, MAX_BROUGHT_IN)
   for (let i = 0; i < rows.length; i += BATCH) {
-    const batch: Coming[] = []
+    const coming: Coming[] = []
+    const rejected: LookedThrough['rejected'] = []
     for (const row of rows.slice(i, i + BATCH)) {
       const one = broughtFrom(row, mapping)
       if (!one.record) {
@@ -48,30 +48,34 @@ export async function lookThrough(db: Database | Knex.Transaction, found: FoundP
       const hash = textHash(one.record.draft)
       const before = seen.get(hash)
       if (before === undefined) seen.set(hash, one.place)
-      batch.push({ ...one, record: one.record, hash, ...(before === undefined ? {} : { of: { promptId: null, title: before } }) })
+      coming.push({ ...one, record: one.record, hash, ...(before === undefined ? {} : { of: { promptId: null, title: before } }) })
     }
-    const here = await hereAlready(db, batch.map(({ hash }) => hash))
-    for (const one of batch) {
+    const here = await hereAlready(db, coming.map(({ hash }) => hash))
+    for (const one of coming) {
       const same = here.get(one.hash)
-      coming.push(same ? { ...one, of: same } : one)
+      if (same) one.of = same
     }
+    yield { coming, rejected }
   }
-  if (found.rows.length > MAX_BROUGHT_IN) rejected.push({ place: `after ${MAX_BROUGHT_IN.toLocaleString('en')}`, reason: 'more are not taken at once; divide the file' })
-  return { coming, rejected }
+  if (found.rows.length > MAX_BROUGHT_IN) yield { coming: [], rejected: [{ place: `after ${MAX_BROUGHT_IN.toLocaleString('en')}`, reason: 'more are not taken at once; divide the file' }] }
 }
 
 const saysOf = ({ status, note, draft }: PromptRecord): string =>
   [status === 'rough' ? '' : status, draft.leaveOut.length ? `leaves out ${draft.leaveOut.join(', ')}` : '', draft.engines.length ? `for ${draft.engines.map(({ engine }) => engine).join(', ')}` : '', Object.entries(draft.settings).map(([key, value]) => `${key} ${value}`).join(', '), note ? 'with a note' : ''].filter(Boolean).join('; ').slice(0, EXCERPT)
 
-export function previewOf({ coming, rejected }: LookedThrough): ImportPreview {
-  const fresh = coming.filter(({ of }) => !of)
-  const duplicates = coming.flatMap(({ place, record, of }) => (of ? [{ place, title: record.title || record.draft.text.slice(0, 60), of }] : []))
-  const notes = coming.flatMap(({ place, notes: own }) => own.map((note) => ({ place, note })))
-  return {
-    coming: { count: fresh.length, first: fresh.slice(0, SHOWN).map(({ place, record }) => ({ place, title: record.title, text: record.draft.text.slice(0, EXCERPT), project: record.project, tags: record.tags, says: saysOf(record) })) },
-    duplicates: { count: duplicates.length, first: duplicates.slice(0, LISTED) },
-    rejected: { count: rejected.length, first: rejected.slice(0, LISTED) },
-    notes: { count: notes.length, first: notes.slice(0, LISTED) },
-    beside: [],
+/** Adds to a list of which only the first are shown. */
+function list<T>(to: { count: number; first: T[] }, more: readonly T[], most: number): void {
+  to.count += more.length
+  to.first.push(...more.slice(0, Math.max(0, most - to.first.length)))
+}
+
+export async function previewOf(looked: AsyncIterable<LookedThrough>): Promise<ImportPreview> {
+  const preview: ImportPreview = { coming: { count: 0, first: [] }, duplicates: { count: 0, first: [] }, rejected: { count: 0, first: [] }, notes: { count: 0, first: [] }, beside: [] }
+  for await (const { coming, rejected } of looked) {
+    list(preview.coming, coming.filter(({ of }) => !of).map(({ place, record }) => ({ place, title: record.title, text: record.draft.text.slice(0, EXCERPT), project: record.project, tags: record.tags, says: saysOf(record) })), SHOWN)
+    list(preview.duplicates, coming.flatMap(({ place, record, of }) => (of ? [{ place, title: record.title || record.draft.text.slice(0, 60), of }] : [])), LISTED)
+    list(preview.rejected, rejected, LISTED)
+    list(preview.notes, coming.flatMap(({ place, notes }) => notes.map((note) => ({ place, note }))), LISTED)
   }
+  return preview
 }

@@ -85,7 +85,7 @@ export class Imports {
     await this.index.refresh()
     try {
       const held = await this.#read(id, name, encoding)
-      return 'bundle' in held ? await previewBundle(this.db, held.bundle) : previewOf(await lookThrough(this.db, held.found, mapping))
+      return 'bundle' in held ? await previewBundle(this.db, held.bundle) : await previewOf(lookThrough(this.db, held.found, mapping))
     } catch (error) {
       throw asProblem(error)
     }

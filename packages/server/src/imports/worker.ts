@@ -63,8 +63,7 @@ export class ImportWorker {
 
   async #write(trx: Knex.Transaction, row: ImportRow, held: Held, parts: () => AsyncIterable<Buffer>): Promise<number> {
     if ('bundle' in held) return openBundle(trx, this.engines, held.bundle, parts, row.asked!)
-    const { coming } = await lookThrough(trx, held.found, row.mapping)
-    return bringIn(trx, this.engines, coming, { ...row.asked!, by: row.came_by }, (done) => this.#note(row.id, { progress: done, lease_until: this.db.raw(`now() + interval '${LEASE_SECONDS} seconds'`) }))
+    return bringIn(trx, this.engines, lookThrough(trx, held.found, row.mapping), { ...row.asked!, by: row.came_by }, (done) => this.#note(row.id, { progress: done, lease_until: this.db.raw(`now() + interval '${LEASE_SECONDS} seconds'`) }))
   }
 
   async #note(id: string, values: object): Promise<void> {
