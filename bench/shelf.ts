@@ -57,6 +57,8 @@ export const shelf: Bench = async () => {
     const meanings = Array.from({ length: 60 }, () => `${subject()} ${setting()} ${moment()}`)
     const byMeaning = await measure(meanings, '&by=meaning')
     const within = await measure(meanings, '&by=meaning&status=rough&tag=red')
+    // What compares prompts is loaded, and compiled as it is used, by the first looks.
+    for (const { id } of prompts.slice(400, 420)) await get(`/api/prompts/${id}/near`)
     const near: number[] = []
     for (const { id } of prompts.slice(500, 560)) near.push(await timed(() => get(`/api/prompts/${id}/near`)))
 

@@ -26,14 +26,20 @@ export interface SummaryRow {
 /** Conditions for what belongs to a prompt `x`, or to one that was merged into it. */
 export const OF_IT_OR_MERGED = 'prompt_id in (select x.id union all select m.id from prompts m where m.merged_into = x.id)'
 
-/** Columns of a row of the Shelf; `x` is the prompt, `d` its draft. */
-export const SUMMARY_COLUMNS = `
+/** Columns of a prompt's row; `x` is the prompt, `d` its draft. */
+const summaryColumns = (proofs: string, keepers: string) => `
   x.id, x.project_id, x.title, d.first_words, d.body as draft_body, x.status, x.tags, x.note,
   greatest(x.changed_at, d.saved_at) as changed,
   (select count(*) from versions where prompt_id = x.id) as versions,
-  (select count(*) from proofs where ${OF_IT_OR_MERGED} and state = 'stored' and deleted_at is null) as proofs,
-  (select count(*) from proofs where ${OF_IT_OR_MERGED} and state = 'stored' and verdict = 'keep' and deleted_at is null) as keepers,
+  ${proofs} as proofs, ${keepers} as keepers,
   ${bestProofId('p.prompt_id = x.id', 'x.best_proof_id')} as best`
+
+export const SUMMARY_COLUMNS = summaryColumns(
+  `(select count(*) from proofs where ${OF_IT_OR_MERGED} and state = 'stored' and deleted_at is null)`,
+  `(select count(*) from proofs where ${OF_IT_OR_MERGED} and state = 'stored' and verdict = 'keep' and deleted_at is null)`,
+)
+/** The same where `s` is the prompt's row of the Shelf, which has counted already. */
+export const SHELF_COLUMNS = summaryColumns('s.proofs', 's.keepers')
 
 const EXCERPT = 280
 

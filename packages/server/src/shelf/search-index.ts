@@ -42,7 +42,12 @@ export class SearchIndex {
   }
 
   /** Brings some of it up to date, so that what was just written is found, and whoever brings in thousands keeps nobody waiting; how many there were. */
-  refreshSome(): Promise<number> {
+  async refreshSome(): Promise<number> {
+    const { rows: some } = await this.db.raw<{ rows: unknown[] }>('select from drafts where search_stale limit 1')
+    return some.length ? this.#batch() : 0
+  }
+
+  #batch(): Promise<number> {
     return this.db.transaction(async (trx) => {
       const { rows } = await trx.raw<{ rows: StaleRow[] }>(
         `select d.prompt_id, x.project_id, x.status, x.tags, x.template_id, coalesce(nullif(x.title, ''), d.first_words) as title, x.note, d.body,

@@ -2,7 +2,7 @@ import type { FoundFrame, FoundPrompt, TagCount } from '@idolon/contract'
 import { type ShelfWords, shelfWords } from '@idolon/core'
 import type { Database } from '../database/connect.ts'
 import type { Meaning } from '../meaning/meaning.ts'
-import { SUMMARY_COLUMNS, summariesOf, type SummaryRow } from '../prompts/store.ts'
+import { SHELF_COLUMNS, summariesOf, type SummaryRow } from '../prompts/store.ts'
 import { type Conditions, conditionsFor, type ShelfQuery } from './conditions.ts'
 import { findFrames } from './frames.ts'
 import { saidQuery, unreadCount } from './said.ts'
@@ -55,7 +55,6 @@ export class ShelfSearch {
     // Whoever looks by words may look by meaning next, which takes seconds to get ready.
     if (!this.#warm) void this.meaning.closest({ text: 'ready' }, { most: 1, least: 1 }).catch(() => undefined)
     this.#warm = true
-    await this.index.refreshSome()
     const typed = shelfWords(asked.q ?? '')
     const bare = !asked.offset && typed.said.length === 0 && Object.keys(asked).every((name) => BARE.has(name))
     const [answer, frames] = await Promise.all([asked.by === 'meaning' && typed.words.length ? this.#byMeaning(asked, typed) : this.#byWords(asked, typed), bare ? findFrames(this.db, typed.words) : []])
@@ -64,8 +63,8 @@ export class ShelfSearch {
 
   /** The ids of all prompts that fit, the last changed first, at most `most`; by meaning the closest first. */
   async ids(asked: ShelfQuery, most: number): Promise<string[]> {
-    await this.index.refreshSome()
     const typed = shelfWords(asked.q ?? '')
+    await this.index.refreshSome()
     if (asked.by === 'meaning' && typed.words.length) return (await this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said)))).slice(0, most).map(({ id }) => id)
     const { known, where, bindings } = await this.#read(asked, typed)
     if (!known) return []
@@ -75,10 +74,13 @@ export class ShelfSearch {
 
   /** Typed words with what they may stand for, and the conditions they make; not known where a word stands for nothing. */
   async #read(asked: ShelfQuery, typed: ShelfWords) {
-    const read = typed.words.length ? await readWords(this.db, typed.words) : []
+    const words = () => (typed.words.length ? readWords(this.db, typed.words) : Promise.resolve([]))
+    // Most of the time nothing was written since, and the words need not be read twice.
+    const [stale, first] = await Promise.all([this.index.refreshSome(), words()])
+    const read = stale ? await words() : first
     const known = read.every((row) => row.words?.length)
-    const words = known ? wordQuery(read) : ''
-    return { read, known, words, ...conditionsFor(asked, words, saidQuery(typed.said)) }
+    const query = known ? wordQuery(read) : ''
+    return { read, known, words: query, ...conditionsFor(asked, query, saidQuery(typed.said)) }
   }
 
   async #byWords(asked: ShelfQuery, typed: ShelfWords): Promise<ShelfAnswer> {
@@ -108,6 +110,7 @@ export class ShelfSearch {
 
   async #byMeaning(asked: ShelfQuery, typed: ShelfWords): Promise<ShelfAnswer> {
     const { limit = 50, offset = 0 } = asked
+    await this.index.refreshSome()
     const [close, unread] = await Promise.all([this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said))), unreadCount(this.db, 'vector_stale')])
     const families = new Map<string, number>()
     for (const { id, family } of close) families.set(family ?? id, (families.get(family ?? id) ?? 0) + 1)
@@ -140,8 +143,8 @@ export class ShelfSearch {
   async #rows(places: readonly Place[], read: readonly TypedWord[], said: ShelfWords['said']): Promise<FoundPrompt[]> {
     if (places.length === 0) return []
     const { rows } = await this.db.raw<{ rows: (SummaryRow & { proof_notes: string | null })[] }>(
-      `select ${SUMMARY_COLUMNS}, (select string_agg(p.note, ' ') from proofs p where p.prompt_id = x.id and p.note <> '') as proof_notes
-       from unnest(?::uuid[]) with ordinality as page(id, place) join prompts x on x.id = page.id join drafts d on d.prompt_id = x.id order by page.place`,
+      `select ${SHELF_COLUMNS}, ${read.length ? `(select string_agg(p.note, ' ') from proofs p where p.prompt_id = x.id and p.note <> '')` : 'null'} as proof_notes
+       from unnest(?::uuid[]) with ordinality as page(id, place) join prompts x on x.id = page.id join drafts d on d.prompt_id = x.id join shelf s on s.prompt_id = x.id order by page.place`,
       [places.map(({ id }) => id)],
     )
     const summaries = await summariesOf(this.db, rows)
