@@ -32,10 +32,16 @@ export class Sameness {
   async near(prompt: string): Promise<NearPrompt[]> {
     const near = new Map((await nearOf(this.db, this.meaning, prompt)).map((one) => [one.id, one]))
     const { rows } = await this.db.raw<{ rows: Row[] }>(
-      `select x.id, coalesce(nullif(x.title, ''), d.first_words) as title, x.project_id as "projectId", coalesce(s.proofs, 0) as proofs, coalesce(s.keepers, 0) as keepers, p.same as said, x.merged_into is not distinct from ?::uuid as merged
-       from prompts x join drafts d on d.prompt_id = x.id left join shelf s on s.prompt_id = x.id left join prompt_pairs p on (p.one = x.id and p.other = ?::uuid) or (p.other = x.id and p.one = ?::uuid)
-       where (x.id = any(?::uuid[]) or p.same is not null or x.merged_into = ?::uuid or (x.id <> ?::uuid and s.family = (select family from shelf where prompt_id = ?::uuid))) and x.deleted_at is null and (x.merged_into is null or x.merged_into = ?::uuid)`,
-      [prompt, prompt, prompt, [...near.keys()], prompt, prompt, prompt, prompt],
+      `with named as (
+         select unnest(?::uuid[]) as id
+         union select case when one = ? then other else one end from prompt_pairs where one = ? or other = ?
+         union select id from prompts where merged_into = ?
+         union select m.prompt_id from shelf s join shelf m on m.family = s.family where s.prompt_id = ?)
+       select x.id, coalesce(nullif(x.title, ''), d.first_words) as title, x.project_id as "projectId", coalesce(s.proofs, 0) as proofs, coalesce(s.keepers, 0) as keepers, p.same as said, x.merged_into is not distinct from ?::uuid as merged
+       from named join prompts x on x.id = named.id join drafts d on d.prompt_id = x.id left join shelf s on s.prompt_id = x.id
+       left join prompt_pairs p on p.one = least(x.id, ?::uuid) and p.other = greatest(x.id, ?::uuid)
+       where x.id <> ? and x.deleted_at is null and (x.merged_into is null or x.merged_into = ?)`,
+      [[...near.keys()], prompt, prompt, prompt, prompt, prompt, prompt, prompt, prompt, prompt, prompt],
     )
     return rows
       .map(({ id, said, ...row }): NearPrompt => ({ promptId: id, ...row, said: said === null ? null : said ? 'same' : 'other', score: near.get(id)?.score ?? null, differences: inWords(near.get(id)?.differences ?? []) }))

@@ -1,5 +1,6 @@
 import { type Draft, fixedFacetsOf } from '@idolon/core'
 import { createHash } from 'node:crypto'
+import { setTimeout as sleep } from 'node:timers/promises'
 import type { Database } from '../database/connect.ts'
 import { OF_IT_OR_MERGED } from '../prompts/store.ts'
 import { bestProofId } from '../proofs/proof-rows.ts'
@@ -24,6 +25,9 @@ interface StaleRow {
 }
 
 const BATCH = 500
+/** How often, and how long apart, a search looks whether another is done. */
+const LOOKS = 10
+const LOOK_MS = 25
 /** Words alone: PostgreSQL's own parser would take markup, addresses and file names for more than words. */
 const plain = (text: string) => (text.match(/[\p{L}\p{N}]+/gu) ?? []).join(' ')
 /** What of a draft is read: equal for two exactly when a reading of them is. */
@@ -35,16 +39,26 @@ export class SearchIndex {
 
   /** Brings up to date whatever changed since. Cheap when nothing did. */
   async refresh(): Promise<void> {
-    for (;;) {
-      const rows = await this.refreshSome()
-      if (rows < BATCH) return
-    }
+    while ((await this.#anyStale()) && (await this.#batch()) === BATCH);
   }
 
-  /** Brings some of it up to date, so that what was just written is found, and whoever brings in thousands keeps nobody waiting; how many there were. */
-  async refreshSome(): Promise<number> {
-    const { rows: some } = await this.db.raw<{ rows: unknown[] }>('select from drafts where search_stale limit 1')
-    return some.length ? this.#batch() : 0
+  /**
+   * For a search: brings what was just written up to date, and waits a little for what another is bringing up to date. Of thousands that come in
+   * only some, so that nobody is kept waiting. Whether there was anything.
+   */
+  async catchUp(): Promise<boolean> {
+    for (let looks = 0; looks < LOOKS; looks++) {
+      if (!(await this.#anyStale())) return looks > 0
+      const done = await this.#batch()
+      if (done === BATCH) return true
+      if (done === 0) await sleep(LOOK_MS)
+    }
+    return true
+  }
+
+  async #anyStale(): Promise<boolean> {
+    const { rows } = await this.db.raw<{ rows: unknown[] }>('select from drafts where search_stale limit 1')
+    return rows.length > 0
   }
 
   #batch(): Promise<number> {

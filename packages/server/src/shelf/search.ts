@@ -64,7 +64,7 @@ export class ShelfSearch {
   /** The ids of all prompts that fit, the last changed first, at most `most`; by meaning the closest first. */
   async ids(asked: ShelfQuery, most: number): Promise<string[]> {
     const typed = shelfWords(asked.q ?? '')
-    await this.index.refreshSome()
+    await this.index.catchUp()
     if (asked.by === 'meaning' && typed.words.length) return (await this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said)))).slice(0, most).map(({ id }) => id)
     const { known, where, bindings } = await this.#read(asked, typed)
     if (!known) return []
@@ -76,7 +76,7 @@ export class ShelfSearch {
   async #read(asked: ShelfQuery, typed: ShelfWords) {
     const words = () => (typed.words.length ? readWords(this.db, typed.words) : Promise.resolve([]))
     // Most of the time nothing was written since, and the words need not be read twice.
-    const [stale, first] = await Promise.all([this.index.refreshSome(), words()])
+    const [stale, first] = await Promise.all([this.index.catchUp(), words()])
     const read = stale ? await words() : first
     const known = read.every((row) => row.words?.length)
     const query = known ? wordQuery(read) : ''
@@ -110,7 +110,7 @@ export class ShelfSearch {
 
   async #byMeaning(asked: ShelfQuery, typed: ShelfWords): Promise<ShelfAnswer> {
     const { limit = 50, offset = 0 } = asked
-    await this.index.refreshSome()
+    await this.index.catchUp()
     const [close, unread] = await Promise.all([this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said))), unreadCount(this.db, 'vector_stale')])
     const families = new Map<string, number>()
     for (const { id, family } of close) families.set(family ?? id, (families.get(family ?? id) ?? 0) + 1)
