@@ -1,14 +1,19 @@
 import { seededRandom } from '@idolon/core'
 import { connectDatabase, MeaningThread } from '@idolon/server'
 import { chromium } from '@playwright/test'
+import { randomUUID } from 'node:crypto'
 import { join } from 'node:path'
 import { type Bench, percentile, timed } from './figure.ts'
 import { generatedPrompts, PROMPTS, storePrompts, storeReadings, wordsFrom } from './generated-shelf.ts'
 import { CHROMIUM_FLAGS } from './first-load.ts'
+import { HALF_REMEMBERED } from './half-remembered.ts'
 import { lateFrames } from './late-frames.ts'
 import { measuredServer } from './server.ts'
 import { DIST, shippedServer } from './shipped-server.ts'
 
+/** Rows that a person looks through; and so few that the page looks by meaning too. */
+const SHOWN = 10
+const FEW = 6
 const BARE = 'the bare full-text query, newest first, p95'
 
 /** Searching as one types, by meaning, and for what is the same, over generated prompts, beside the bare full-text query for the same words. */
@@ -76,8 +81,34 @@ export const shelf: Bench = async () => {
     const lateBare = await scrolled('/bare.html', 'p')
     await browser.close()
 
+    const remembered: { id: string; tries: readonly string[] }[] = []
+    for (const { text, tries } of HALF_REMEMBERED) {
+      const { id } = await post<{ id: string }>('/api/prompts', { projectId: project.id })
+      await post(`/api/prompts/${id}/edits`, { client: randomUUID(), first: 1, base: 0, edits: [{ text: [{ from: 0, to: 0, insert: text }] }] })
+      remembered.push({ id, tries })
+    }
     const shipped = await shippedServer(databaseUrl)
     try {
+      const unread = async () => (await db.raw<{ rows: { n: number }[] }>('select count(*)::int as n from shelf where said_stale or vector_stale')).rows[0]!.n
+      await search('warm', '', shipped.address)
+      while ((await unread()) > 0) await new Promise((resolve) => setTimeout(resolve, 200))
+      // What the page shows of a try: the words, and where they find little what is close in meaning.
+      const shows = async (q: string): Promise<string[]> => {
+        const rowsOf = async (more: string) => ((await search(q, `&each=true${more}`, shipped.address)).rows as { id: string }[]).map(({ id }) => id).slice(0, SHOWN)
+        const byWords = await rowsOf('')
+        return byWords.length < FEW ? [...byWords, ...(await rowsOf('&by=meaning'))] : byWords
+      }
+      let [notFound, notBare] = [0, 0]
+      for (const { id, tries } of remembered) {
+        let [found, bareFound] = [false, false]
+        for (const q of tries) {
+          found ||= (await shows(q)).includes(id)
+          const { rows } = (await db.raw(`select prompt_id from shelf where document @@ plainto_tsquery('simple', ?) and not deleted order by changed desc limit ${SHOWN}`, [q])) as { rows: { prompt_id: string }[] }
+          bareFound ||= rows.some((row) => row.prompt_id === id)
+        }
+        notFound += Number(!found)
+        notBare += Number(!bareFound)
+      }
       for (const q of [...typed.slice(0, 80), ...said.slice(0, 20)]) await search(q, '', shipped.address)
       for (const q of meanings) await search(q, '&by=meaning', shipped.address)
       for (const { id } of prompts.slice(600, 620)) await get(`/api/prompts/${id}/near`, shipped.address)
@@ -91,6 +122,7 @@ export const shelf: Bench = async () => {
         { what: `The same by meaning within two filters, p95 of ${meanings.length}`, value: within.searches, unit: 'ms', baseline: { what: BARE, value: within.bare }, limit: 150 },
         { what: `Prompts the same as a draft among ${PROMPTS.toLocaleString('en')}, p95 of ${near.length}`, value: percentile(near, 95), unit: 'ms', baseline: { what: BARE, value: asTyped.bare }, limit: 150 },
         { what: `Late frames while the Shelf of ${PROMPTS.toLocaleString('en')} prompts is scrolled`, value: late, unit: '%', baseline: { what: 'a bare page of 400 of the same texts', value: lateBare }, limit: 5 },
+        { what: `Of ${HALF_REMEMBERED.length} prompts half remembered among ${PROMPTS.toLocaleString('en')}, those not among the first ten in three tries`, value: notFound, unit: 'rows', baseline: { what: 'the bare full-text query', value: notBare }, limit: 1 },
         { what: `Most memory of the server with ${PROMPTS.toLocaleString('en')} prompts, searched in all these ways`, value: peak, unit: 'kB', baseline: { what: 'the vectors alone', value: vectors }, limit: 500_000 },
       ]
     } finally {

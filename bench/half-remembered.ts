@@ -1,0 +1,23 @@
+/** Prompts that a writer once wrote, and up to three things she types when she half remembers them. */
+export const HALF_REMEMBERED: readonly { text: string; tries: readonly string[] }[] = [
+  { text: 'An elderly beekeeper with a cropped white beard lifting a frame from a straw hive, terraced apiary, dawn, gouache illustration', tries: ['old man with bees in the morning', 'beekeeper beard', 'subject: beekeeper, medium: gouache'] },
+  { text: 'A cable car gliding over a gorge full of mist, two nuns looking down, high angle, watercolour', tries: ['nuns above a foggy ravine', 'nuns', 'gondola with religious women'] },
+  { text: 'Row of copper kettles on a slate shelf, reflections of a window, product photograph, shallow focus', tries: ['shiny metal pots on a ledge', 'copper kettles', 'kitchenware photo'] },
+  { text: 'A girl in yellow boots jumping over a puddle, reflection of a streetlamp, evening rain, picture book illustration', tries: ['child leaping in the rain', 'yellow boots', 'kid and puddle at night'] },
+  { text: 'Cutaway of a lighthouse showing its spiral stair, keeper’s bedroom and lamp, ink and wash, labelled', tries: ['inside of a beacon tower by the sea', 'lighthouse stair', 'cross section of a tower with a lamp'] },
+  { text: 'Seamless pattern of rowan berries and small wrens, linocut, two colours, deep red on cream', tries: ['repeating birds and berries', 'wrens', 'wallpaper with red fruit'] },
+  { text: 'A postman on skis handing a letter through an attic window, snow up to the eaves, vintage poster', tries: ['mail delivered in deep snow', 'postman skis', 'letter carrier in winter'] },
+  { text: 'An abandoned greenhouse overgrown with ferns, broken panes, shafts of light, wide shot, photograph', tries: ['ruined glass house full of plants', 'greenhouse ferns', 'conservatory left to nature'] },
+  { text: 'Three accordion players on a ferry deck, wind in their coats, grainy black and white photograph', tries: ['musicians on a boat', 'accordion', 'monochrome band at sea'] },
+  { text: 'A dragonfly resting on a rusty bicycle bell, macro, morning dew, soft green background', tries: ['insect on a bike close up', 'dragonfly', 'bug with drops of water'] },
+  { text: 'A baker carrying a tower of loaves across a cobbled square before sunrise, lit windows, oil painting', tries: ['man with bread at daybreak', 'loaves', 'bread seller painting'] },
+  { text: 'Portrait of a chess player thinking, hand over mouth, one hard light from above, dark background', tries: ['person deep in thought over a board game', 'chess', 'dramatic portrait with overhead lamp'] },
+  { text: 'A mole in a miner’s helmet digging under a vegetable garden, cutaway, children’s book', tries: ['small animal tunnelling below carrots', 'mole helmet', 'underground creature with a lamp'] },
+  { text: 'Stack of woollen blankets in ochre and moss, a cat asleep on top, window light, catalogue photograph', tries: ['kitten sleeping on textiles', 'woollen blankets', 'pet on folded covers'] },
+  { text: 'A tram stuck in a flooded street, passengers rolling up their trousers, humorous ink drawing', tries: ['funny picture of public transport in high water', 'tram flooded', 'commuters wading'] },
+  { text: 'A hot-air balloon shaped like a pear above hop fields, late summer haze, poster in flat colours', tries: ['fruit flying over farmland', 'balloon pear', 'aircraft above fields in August'] },
+  { text: 'An astronomer’s desk with star charts, brass quadrant and cold tea, candle, still life, chiaroscuro', tries: ['table of someone who studies the sky', 'quadrant', 'scientist’s things by candlelight'] },
+  { text: 'A goalkeeper diving in mud under floodlights, spray frozen, low angle, sports photograph', tries: ['soccer save at night', 'goalkeeper', 'athlete in dirt'] },
+  { text: 'A snail crossing an open sheet of music, its trail over the notes, top view, delicate watercolour', tries: ['slow animal on a score', 'snail', 'mollusc and melody'] },
+  { text: 'Grandmother and grandson repairing a fishing net on a harbour wall, gulls, golden hour, gouache', tries: ['old woman and boy by the sea mending', 'fishing net', 'family work at the port at sunset'] },
+]
