@@ -35,7 +35,7 @@ const COUNTED = 1_000
 /** Texts further apart have nothing to do with each other: a paraphrase has 0.8 or so, another prompt 0.25 (docs/reuse.md). */
 const CLOSE = 0.4
 /** Filters that leave so many or fewer are asked first, and only what they leave is compared. */
-const FILTERED = 3_000
+const FILTERED = 2_000
 const NOTHING: ShelfAnswer = { rows: [], total: 0, more: false, read: [], frames: [], unread: 0 }
 
 /** What may be asked beside words without holding prompts to anything. */
