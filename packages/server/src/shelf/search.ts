@@ -33,7 +33,7 @@ interface Place {
 /** Further than this nobody counts, and of a very common word only so many, the last changed, are ranked. */
 const COUNTED = 1_000
 /** Texts further apart have nothing to do with each other: a paraphrase has 0.8 or so, another prompt 0.25 (docs/reuse.md). */
-const CLOSE = 0.4
+const CLOSE = 0.3
 /** Filters that leave so many or fewer are asked first, and only what they leave is compared. */
 const FILTERED = 2_000
 const NOTHING: ShelfAnswer = { rows: [], total: 0, more: false, read: [], frames: [], unread: 0 }
