@@ -1,4 +1,4 @@
-import type { AssociationTable, GlossaryEntry } from '@idolon/core'
+import { type AssociationTable, covered, type Draft, fixedFacetsOf, type GlossaryEntry } from '@idolon/core'
 import { createLanguage, type Language } from '@idolon/core/check'
 import { createReader, type Reader } from '@idolon/core/reader'
 import { readFile } from 'node:fs/promises'
@@ -11,6 +11,12 @@ let language: Promise<Language> | undefined
 
 /** Reads prompts as the page does; its tables are loaded when it is first asked for. */
 export const promptReader = (): Promise<Reader> => (reader ??= Promise.all([table('words.bin'), table('reader.bin')]).then(([words, network]) => createReader(words, network)))
+
+/** What a draft says, with the facets that the writer has set and without the phrases that are switched off. */
+export function readShown(reader: Reader, { text, marks }: Pick<Draft, 'text' | 'marks'>): ReturnType<Reader['read']> {
+  const reading = reader.read(text, fixedFacetsOf(marks))
+  return { ...reading, phrases: reading.phrases.filter((phrase) => !covered(text, marks, 'off', phrase)) }
+}
 
 /** What the checks know of the language; its tables are loaded when it is first asked for. */
 export const checkLanguage = (): Promise<Language> =>

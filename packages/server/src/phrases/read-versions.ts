@@ -1,6 +1,6 @@
-import { bareText, covered, fixedFacetsOf, type VersionBody } from '@idolon/core'
+import { bareText, type VersionBody } from '@idolon/core'
 import type { Database } from '../database/connect.ts'
-import { promptReader } from './prompt-reader.ts'
+import { promptReader, readShown } from './prompt-reader.ts'
 
 /** Named beside each version whose phrases were read, so that an older reader's can be read anew. */
 const MAKER = 'phrases-1'
@@ -14,9 +14,9 @@ export async function readVersionPhrases(db: Database): Promise<void> {
       if (versions.length === 0) return true
       const reader = await promptReader()
       for (const { id, body } of versions) {
-        const { phrases } = reader.read(body.text, fixedFacetsOf(body.marks))
+        const { phrases } = readShown(reader, body)
         // An index row holds no more than that.
-        const said = new Set(phrases.filter((phrase) => !covered(body.text, body.marks, 'off', phrase)).map(({ text }) => bareText(text).replaceAll('\u0000', '').slice(0, 400)).filter(Boolean))
+        const said = new Set(phrases.map(({ text }) => bareText(text).replaceAll('\u0000', '').slice(0, 400)).filter(Boolean))
         await trx('version_phrases').where({ version_id: id }).delete()
         if (said.size) await trx('version_phrases').insert([...said].map((phrase) => ({ version_id: id, phrase })))
         await trx('versions').where({ id }).update({ phrases_maker: MAKER })

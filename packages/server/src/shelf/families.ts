@@ -14,10 +14,13 @@ interface Edge {
   other: string
 }
 
+/** A pair `n` that the writer has not told apart. */
+const NOT_TOLD_APART = 'not exists (select from prompt_pairs p where p.one = n.one and p.other = n.other and not p.same)'
+
 /** Two by two what is the same: as compared, where the writer has not said otherwise, and as the writer has said. */
 const EDGES = `
-  select n.other as to_id from near_pairs n where n.one = r.id and not exists (select from prompt_pairs p where p.one = n.one and p.other = n.other and not p.same)
-  union all select n.one from near_pairs n where n.other = r.id and not exists (select from prompt_pairs p where p.one = n.one and p.other = n.other and not p.same)
+  select n.other as to_id from near_pairs n where n.one = r.id and ${NOT_TOLD_APART}
+  union all select n.one from near_pairs n where n.other = r.id and ${NOT_TOLD_APART}
   union all select p.other from prompt_pairs p where p.one = r.id and p.same
   union all select p.one from prompt_pairs p where p.other = r.id and p.same`
 
@@ -49,7 +52,7 @@ export async function regroup(trx: Db, prompts: string[]): Promise<boolean> {
   )
   const ids = reached.map(({ id }) => id)
   const { rows: edges } = await trx.raw<{ rows: Edge[] }>(
-    `select n.one, n.other from near_pairs n where n.one = any(?::uuid[]) and not exists (select from prompt_pairs p where p.one = n.one and p.other = n.other and not p.same)
+    `select n.one, n.other from near_pairs n where n.one = any(?::uuid[]) and ${NOT_TOLD_APART}
      union select one, other from prompt_pairs where one = any(?::uuid[]) and same`,
     [ids, ids],
   )

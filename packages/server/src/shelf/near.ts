@@ -1,11 +1,11 @@
-import { covered, type Draft, fixedFacetsOf, type Phrase } from '@idolon/core'
+import type { Draft, Phrase } from '@idolon/core'
 import { compareReadings, type Comparison, headOf } from '@idolon/core/reader'
 import type { Knex } from 'knex'
 import type { Database } from '../database/connect.ts'
 import { draftRow } from '../drafts/store.ts'
 import { notFound } from '../http/problem.ts'
 import type { Meaning } from '../meaning/meaning.ts'
-import { promptReader } from '../phrases/prompt-reader.ts'
+import { promptReader, readShown } from '../phrases/prompt-reader.ts'
 import { sameWords } from '../phrases/same-words.ts'
 import { saidVector } from './said.ts'
 import { textHash } from './search-index.ts'
@@ -56,18 +56,14 @@ export async function nearOf(db: Database, meaning: Meaning, prompt: string): Pr
   const own = await draftRow(db, prompt)
   if (!own) throw notFound('prompt')
   const [reader, sameness] = await Promise.all([promptReader(), sameWords()])
-  const read = ({ text, marks }: Draft) => {
-    const reading = reader.read(text, fixedFacetsOf(marks))
-    return { ...reading, phrases: reading.phrases.filter((phrase) => !covered(text, marks, 'off', phrase)) }
-  }
-  const mine = read(own.body)
+  const mine = readShown(reader, own.body)
   if (mine.phrases.length === 0) return []
   const hash = textHash(own.body)
   const candidates = new Set((await Promise.all([withSameText(db, hash, prompt), sharingWords(db, mine.phrases, prompt), closeInMeaning(meaning, prompt)])).flat())
   const { rows } = await db.raw<{ rows: { id: string; body: Draft }[] }>('select s.prompt_id as id, d.body from shelf s join drafts d on d.prompt_id = s.prompt_id where s.prompt_id = any(?::uuid[]) and not s.deleted', [[...candidates]])
   const near: Near[] = []
   for (const { id, body } of rows) {
-    const found = textHash(body) === hash ? { near: true, ...SAME } : compareReadings(mine, read(body), sameness)
+    const found = textHash(body) === hash ? { near: true, ...SAME } : compareReadings(mine, readShown(reader, body), sameness)
     if (found.near) near.push({ id, score: found.score, differences: found.differences })
     // Requests come between.
     await new Promise((resolve) => setImmediate(resolve))

@@ -1,6 +1,6 @@
-import { covered, type Draft, fixedFacetsOf, type Phrase, type ShelfWords } from '@idolon/core'
+import type { Draft, Phrase, ShelfWords } from '@idolon/core'
 import type { Database } from '../database/connect.ts'
-import { promptReader } from '../phrases/prompt-reader.ts'
+import { promptReader, readShown } from '../phrases/prompt-reader.ts'
 
 /** Who read it; what an older reader found is read anew. */
 const MAKER = 'said-1'
@@ -52,7 +52,7 @@ export async function readSaid(db: Database): Promise<number> {
   const reader = await promptReader()
   const vectors: string[] = []
   for (const { body } of rows) {
-    vectors.push(saidVector(reader.read(body.text, fixedFacetsOf(body.marks)).phrases.filter((phrase) => !covered(body.text, body.marks, 'off', phrase))))
+    vectors.push(saidVector(readShown(reader, body).phrases))
     // Requests come between.
     await new Promise((resolve) => setImmediate(resolve))
   }

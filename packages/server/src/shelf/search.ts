@@ -36,7 +36,9 @@ const COUNTED = 1_000
 const CLOSE = 0.3
 /** Filters that leave so many or fewer are asked first, and only what they leave is compared. */
 const FILTERED = 2_000
-const NOTHING: ShelfAnswer = { rows: [], total: 0, more: false, read: [], frames: [], unread: 0 }
+/** What was found, before templates and manners are put beside it. */
+type Found = Omit<ShelfAnswer, 'frames'>
+const NOTHING: Found = { rows: [], total: 0, more: false, read: [], unread: 0 }
 
 /** What may be asked beside words without holding prompts to anything. */
 const BARE: ReadonlySet<string> = new Set(['q', 'by', 'each', 'limit', 'offset'])
@@ -52,19 +54,22 @@ export class ShelfSearch {
   ) {}
 
   async find(asked: ShelfQuery): Promise<ShelfAnswer> {
-    // Whoever looks by words may look by meaning next, which takes seconds to get ready.
-    if (!this.#warm) void this.meaning.closest({ text: 'ready' }, { most: 1, least: 1 }).catch(() => undefined)
-    this.#warm = true
     const typed = shelfWords(asked.q ?? '')
+    if (typed.words.length) this.#getReady()
     const bare = !asked.offset && typed.said.length === 0 && Object.keys(asked).every((name) => BARE.has(name))
     const [answer, frames] = await Promise.all([asked.by === 'meaning' && typed.words.length ? this.#byMeaning(asked, typed) : this.#byWords(asked, typed), bare ? findFrames(this.db, typed.words) : []])
     return { ...answer, frames }
   }
 
+  /** Whoever looks by words may look by meaning next, which takes seconds to get ready; a list without words needs none of it. */
+  #getReady(): void {
+    if (!this.#warm) void this.meaning.closest({ text: 'ready' }, { most: 1, least: 1 }).catch(() => undefined)
+    this.#warm = true
+  }
+
   /** The ids of all prompts that fit, the last changed first, at most `most`; by meaning the closest first. */
   async ids(asked: ShelfQuery, most: number): Promise<string[]> {
     const typed = shelfWords(asked.q ?? '')
-    await this.index.catchUp()
     if (asked.by === 'meaning' && typed.words.length) return (await this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said)))).slice(0, most).map(({ id }) => id)
     const { known, where, bindings } = await this.#read(asked, typed)
     if (!known) return []
@@ -83,7 +88,7 @@ export class ShelfSearch {
     return { read, known, words: query, ...conditionsFor(asked, query, saidQuery(typed.said)) }
   }
 
-  async #byWords(asked: ShelfQuery, typed: ShelfWords): Promise<ShelfAnswer> {
+  async #byWords(asked: ShelfQuery, typed: ShelfWords): Promise<Found> {
     const { limit = 50, offset = 0 } = asked
     const { read, known, words, where, bindings } = await this.#read(asked, typed)
     const unread = typed.said.length ? await unreadCount(this.db, 'said_stale') : 0
@@ -103,14 +108,12 @@ export class ShelfSearch {
       total: Math.min(total, COUNTED),
       more: total > COUNTED,
       read: read.filter((row) => !row.exact).map((row) => ({ typed: row.typed, as: row.words.join(', ') })),
-      frames: [],
       unread,
     }
   }
 
-  async #byMeaning(asked: ShelfQuery, typed: ShelfWords): Promise<ShelfAnswer> {
+  async #byMeaning(asked: ShelfQuery, typed: ShelfWords): Promise<Found> {
     const { limit = 50, offset = 0 } = asked
-    await this.index.catchUp()
     const [close, unread] = await Promise.all([this.#close(typed, conditionsFor(asked, '', saidQuery(typed.said))), unreadCount(this.db, 'vector_stale')])
     const families = new Map<string, number>()
     for (const { id, family } of close) families.set(family ?? id, (families.get(family ?? id) ?? 0) + 1)
@@ -121,11 +124,12 @@ export class ShelfSearch {
       first.add(key)
       return [{ ...one, alike: families.get(key) ?? 1 }]
     })
-    return { rows: await this.#rows(places.slice(offset, offset + limit), [], typed.said), total: Math.min(places.length, COUNTED), more: places.length > COUNTED, read: [], frames: [], unread }
+    return { rows: await this.#rows(places.slice(offset, offset + limit), [], typed.said), total: Math.min(places.length, COUNTED), more: places.length > COUNTED, read: [], unread }
   }
 
   /** What fits the conditions and is close to the words, the closest first. */
   async #close({ words }: ShelfWords, { where, bindings, some }: Conditions): Promise<{ id: string; family: string | null; score: number }[]> {
+    await this.index.catchUp()
     let among: string[] | undefined
     if (some) {
       const { rows } = await this.db.raw<{ rows: { prompt_id: string }[] }>(`select s.prompt_id from shelf s where ${where} limit ${FILTERED + 1}`, bindings)

@@ -1,5 +1,5 @@
-import type { AnswerOf, BodyOf, ParamsOf, Problem, ProblemName, QueryOf, Route } from '@idolon/contract'
-import { ApiProblem } from './problem.ts'
+import type { AnswerOf, BodyOf, ParamsOf, QueryOf, Route } from '@idolon/contract'
+import { ApiProblem, refusalOf } from './problem.ts'
 import { demandShape } from './shapes.ts'
 
 type Given<R extends Route> = (ParamsOf<R> extends undefined ? object : { params: ParamsOf<R> }) &
@@ -32,11 +32,7 @@ export async function call<R extends Route>(route: R, given: Given<R>): Promise<
   }
   if (response.status === 204) return undefined
   const answer: unknown = await response.json().catch(() => undefined)
-  if (!response.ok) {
-    const problem = answer as Problem | undefined
-    const name = problem?.type.split('/').at(-1) as ProblemName | undefined
-    throw new ApiProblem(name ?? 'internal', problem?.detail ?? UNREACHABLE, problem)
-  }
+  if (!response.ok) throw refusalOf(answer, UNREACHABLE)
   demandShape(route.id, answer)
   return answer
 }

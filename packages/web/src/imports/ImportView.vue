@@ -38,8 +38,8 @@ const coming = computed(() => (preview.value ? preview.value.coming.count + (dup
 function show(now: Import): void {
   file.value = now
   mapping.value = now.mapping
-  project.value = now.format === 'bundle' || now.mapping.project !== undefined || now.columns.length === 0 ? '' : (projects.current?.id ?? projects.open[0]?.id ?? '')
-  tag.value = now.format === 'bundle' ? '' : now.name.replace(/\.[^.]+$/, '').replace(/[,\n]+/g, ' ').slice(0, 60)
+  project.value = saysProject.value ? '' : (projects.current?.id ?? projects.open[0]?.id ?? '')
+  tag.value = isBundle.value ? '' : now.name.replace(/\.[^.]+$/, '').replace(/[,\n]+/g, ' ').slice(0, 60)
 }
 async function choose(files: File[], encoding: Encoding | ''): Promise<void> {
   reading.value = true

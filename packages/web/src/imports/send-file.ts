@@ -1,6 +1,6 @@
-import type { Import, Problem, ProblemName } from '@idolon/contract'
+import type { Import } from '@idolon/contract'
 import type { Encoding } from '@idolon/core'
-import { ApiProblem } from '../api/problem.ts'
+import { sendBytes } from '../api/send-bytes.ts'
 
 /** Files as one: itself, or an archive of the texts in them, by their paths in the folder. */
 export async function asOne(files: readonly File[]): Promise<{ name: string; body: Blob }> {
@@ -20,11 +20,6 @@ export async function asOne(files: readonly File[]): Promise<{ name: string; bod
 
 /** Sends a file to be read. @throws ApiProblem that says what is wrong with it, and where. */
 export async function sendFile({ name, body }: { name: string; body: Blob }, encoding: Encoding | ''): Promise<Import> {
-  const response = await fetch(`/api/imports?${new URLSearchParams({ name, ...(encoding ? { encoding } : {}) }).toString()}`, { method: 'POST', body, headers: { 'content-type': 'application/octet-stream' } }).catch(() => {
-    throw new ApiProblem('unreachable', 'The server does not answer. Nothing was brought in; try again.')
-  })
-  const answer: unknown = await response.json().catch(() => undefined)
-  if (response.ok) return answer as Import
-  const problem = answer as Problem | undefined
-  throw new ApiProblem((problem?.type.split('/').at(-1) as ProblemName | undefined) ?? 'internal', problem?.detail ?? 'The file could not be read. Nothing was brought in.', problem)
+  const address = `/api/imports?${new URLSearchParams({ name, ...(encoding ? { encoding } : {}) }).toString()}`
+  return (await sendBytes(address, body, { unreachable: 'The server does not answer. Nothing was brought in; try again.', refused: 'The file could not be read. Nothing was brought in.' })) as Import
 }

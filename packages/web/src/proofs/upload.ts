@@ -1,6 +1,6 @@
-import { type Problem, type ProblemName } from '@idolon/contract'
 import type { MadeWith } from '@idolon/core'
 import { ApiProblem } from '../api/problem.ts'
+import { sendBytes } from '../api/send-bytes.ts'
 
 /** A picture that the server has taken in, with what it tells of how it was made. */
 export interface Uploaded {
@@ -19,15 +19,7 @@ const MOST_BYTES = 60_000_000
 /** Sends a picture as it is. @throws {ApiProblem} that says why it was not taken in. */
 export async function uploadPicture(file: Blob): Promise<Uploaded> {
   if (file.size > MOST_BYTES) throw new ApiProblem('too-large', `A picture may have 60 MB; this has ${Math.round(file.size / 1e6)}. Nothing was sent.`)
-  const response = await fetch('/api/pictures', { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } }).catch(() => {
-    throw new ApiProblem('unreachable', 'The server does not answer. The picture is still where it was; send it again when it does.')
-  })
-  const answer: unknown = await response.json().catch(() => undefined)
-  if (!response.ok) {
-    const problem = answer as Problem | undefined
-    throw new ApiProblem((problem?.type.split('/').at(-1) as ProblemName | undefined) ?? 'internal', problem?.detail ?? 'The picture was not taken in.', problem)
-  }
-  return answer as Uploaded
+  return (await sendBytes('/api/pictures', file, { unreachable: 'The server does not answer. The picture is still where it was; send it again when it does.', refused: 'The picture was not taken in.' })) as Uploaded
 }
 
 /** The small picture of a reference, which is a picture by its hash or a proof by its id. */

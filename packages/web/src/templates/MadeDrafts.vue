@@ -4,7 +4,7 @@ import { ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayDifference } from '../proofs/difference-words.ts'
-import { counted } from '../shared/said.ts'
+import { counted, sayRecord } from '../shared/said.ts'
 
 /** The drafts that were made from a template, and what its newest version would change in them: to take or to leave, one by one or all. */
 const props = defineProps<{ whole: TemplateWhole }>()
@@ -54,7 +54,7 @@ async function decide(take: readonly TemplateOffer[], leave: readonly TemplateOf
       <li v-for="one in all ? whole.made : whole.made.slice(0, SHOWN)" :key="one.promptId" class="one">
         <RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink>
         <span class="soft">{{ Object.entries(one.values).filter(([, value]) => value).map(([, value]) => value).join('; ') || 'as it is' }}</span>
-        <span class="soft counts">{{ one.proofs ? `${one.keepers} of ${one.proofs} kept` : 'not tried' }}</span>
+        <span class="soft counts">{{ sayRecord(one) }}</span>
       </li>
     </ul>
     <button v-if="!all && whole.made.length > SHOWN" class="plain" @click="all = true">Show all {{ whole.made.length.toLocaleString('en') }}</button>
