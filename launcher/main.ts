@@ -19,6 +19,7 @@ const HELP = `Idolon
       [NAME ...]      only these
   ./idolon train      train the reading on the corpus; see docs/reading.md
       [measure|judge] cross-validate it, or judge it on the prompts held back
+      stories [held-back]    fit what tells that a scene turns; see docs/series.md
       checks [FILE] [show]   judge the checks by labelled drafts; see docs/checks.md
   ./idolon backup FILE [--data DIR]              write the whole database to FILE
   ./idolon restore FILE [--data DIR] [--replace]   read it back
@@ -29,6 +30,7 @@ The core on text, as JSON, from a file or standard input (--jsonl: one JSON obje
   ./idolon output [FILE] [--jsonl]               a draft as an engine is given it
   ./idolon compare [FILE] [--jsonl]              what two prompts have in common and where they part
   ./idolon learn [FILE] [--jsonl]                the template that texts share, with what stands in its slots
+  ./idolon scenes [FILE] [--jsonl]               a story split into scenes, with who is in each, where and when
 And on pictures:
   ./idolon look FILE ...                         what can be measured of each, a line of JSON a file
 `
@@ -44,6 +46,7 @@ const VERBS: Record<string, (args: string[]) => Promise<number>> = {
   check: async (args) => (await import('./verbs/check.ts')).check(args),
   compare: async (args) => (await import('./verbs/compare.ts')).compare(args),
   learn: async (args) => (await import('./verbs/learn.ts')).learn(args),
+  scenes: async (args) => (await import('./verbs/scenes.ts')).scenes(args),
   look: async (args) => (await import('./verbs/look.ts')).look(args),
   read: async (args) => (await import('./verbs/read.ts')).read(args),
   train: async (args) => (await import('./train.ts')).train(args),

@@ -11,6 +11,7 @@ import { phrasesOf, wholeQuotes } from './phrases.ts'
 import { prepare, type Unit } from './prepare.ts'
 import type { Phrase, Reading } from './reading.ts'
 import { scan, type Token } from './scan.ts'
+import { scenesOf, type StoryScenes } from '../series/story/scenes.ts'
 import type { WordTable } from './words/word-table.ts'
 
 /** Gives each token of a text its part of speech as a small whole number (see tagger.ts). */
@@ -61,6 +62,11 @@ export class Reader {
       }
     }
     return { phrases, leaveOut, settings, noise }
+  }
+
+  /** A story split into scenes; see scenesOf. */
+  scenes(story: string): StoryScenes {
+    return scenesOf(story, this.tables.words, this.tag)
   }
 
   #readUnit(said: string, unit: Unit, fixed: readonly FixedFacet[]): Phrase[] {

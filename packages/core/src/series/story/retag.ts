@@ -1,0 +1,62 @@
+import type { WordTable } from '../../read/words/word-table.ts'
+import { beingWorth } from './beings.ts'
+import { ADJ, ADP, ADV, AUX, DET, NOUN, PART, PRON, PROPN, VERB } from './parts-of-speech.ts'
+import type { StoryToken } from './sentences.ts'
+
+const DETERMINES = /^(?:an?|the|his|her|its|their|my|our|one|every|each|old|young)$/
+const FOLLOWS = new Set([DET, PRON, ADP, ADV, PROPN, PART])
+
+/** Plain forms that a verb in -s, -ed or -es may have. */
+const plainForms = (lower: string): string[] => {
+  const list: string[] = []
+  if (lower.endsWith('ies')) list.push(`${lower.slice(0, -3)}y`)
+  if (lower.endsWith('es')) list.push(lower.slice(0, -2))
+  if (lower.endsWith('s')) list.push(lower.slice(0, -1))
+  if (lower.endsWith('ied')) list.push(`${lower.slice(0, -3)}y`)
+  if (lower.endsWith('ed')) list.push(lower.slice(0, -2), lower.slice(0, -1), lower.slice(0, -3))
+  return list
+}
+const isVerb = (lower: string, words: WordTable) => plainForms(lower).some((form) => form.length > 1 && ((words.find(form)?.classes ?? 0) & 2) > 0)
+
+/** Whether the clause has had its verb before a token. */
+function verbSince(tokens: readonly StoryToken[], before: number): boolean {
+  for (let k = before - 1; k >= 0 && tokens[k]!.kind !== 'mark'; k--) if (tokens[k]!.tag === VERB || tokens[k]!.tag === AUX) return true
+  return false
+}
+
+/**
+ * Mends what the tagger most often mistakes in tales: a verb in the present after its subject, taken for a plural noun
+ * (“a runner ties her laces”, “Arden kneels and counts”). Changes the tokens it is given.
+ */
+export function retag(tokens: StoryToken[], words: WordTable): void {
+  tokens.forEach((token, i) => {
+    // “the spectators clap to keep warm”
+    if (token.tag === NOUN && !token.lower.endsWith('s') && tokens[i - 1]?.tag === NOUN && /[^s]s$|^(?:people|men|women|children)$/.test(tokens[i - 1]!.lower) && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && ([DET, PRON, PART].includes(tokens[i + 1]?.tag ?? 0) || (tokens[i + 1]?.tag === NOUN && !tokens.some(({ tag }) => tag === VERB || tag === AUX)) || (tokens[i + 1]?.tag === ADP && !verbSince(tokens, i)))) {
+      token.tag = VERB
+      return
+    }
+    if (token.kind !== 'word' || !/(?:[^s]s|ed)$/.test(token.lower) || /['’]/.test(token.lower) || !/^\p{Ll}/u.test(token.text)) return
+    const before = tokens[i - 1]
+    const after = tokens[i + 1]
+    if (token.tag !== NOUN && token.tag !== PROPN && !(token.tag === ADJ && token.lower.endsWith('ed') && before?.tag === PROPN)) return
+    if (before?.tag === PROPN && token.lower.endsWith('ed') && after?.tag === DET) {
+      token.tag = VERB
+      return
+    }
+    if (!before || before.kind !== 'word' || !isVerb(token.lower, words)) return
+    // “A mechanic wipes her hands”: somebody is no adjective.
+    const someone = /[^s]$/.test(before.lower) && beingWorth(before.lower, words) >= 0.8 && !verbSince(tokens, i)
+    if (someone && before.tag === ADJ && DETERMINES.test(tokens[i - 2]?.lower ?? '')) before.tag = NOUN
+    if (someone && before.tag === NOUN && (after?.tag === NOUN || after?.tag === ADJ || FOLLOWS.has(after?.tag ?? 0))) {
+      token.tag = VERB
+      return
+    }
+    const subject = (before.tag === NOUN || before.tag === PROPN || before.tag === PRON) && !/['’]s$|['’]$/.test(before.lower)
+    if (!subject && !(before.lower === 'and' && tokens[i - 2]?.tag === VERB)) return
+    // Of two verbs joined, the first is a verb where the second is: “coughs, catches and runs”.
+    const follows = !after || (token.lower.endsWith('ed') && before.tag !== ADJ) || after.kind === 'mark' || FOLLOWS.has(after.tag) || after.lower === 'and' || (after.tag === ADJ && /^(?:still|aloud|alone|open|shut|silent|awake)$/.test(after.lower))
+    const single = !/[^s]s$/.test(before.lower) || before.tag === PROPN
+    const clause = tokens.slice(0, i).some(({ tag, quoted }) => (tag === VERB || tag === AUX) && quoted === token.quoted)
+    if (follows && (single || token.lower.endsWith('ed')) && !(clause && after?.kind === 'mark' && after.text !== '.' && after.text !== ',')) token.tag = VERB
+  })
+}
