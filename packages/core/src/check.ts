@@ -2,3 +2,4 @@
 export { brokenRules, checkDraft } from './check/index.ts'
 export { type Around } from './check/checked.ts'
 export { createLanguage, type Language } from './check/language.ts'
+export { composeChecked, type PhraseLeft } from './series/compose-checked.ts'

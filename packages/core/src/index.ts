@@ -82,3 +82,6 @@ export { type FoundPrompts, MAX_BROUGHT_IN, type TextFile, UnreadableFile } from
 export { readFiles, readFolder } from './exchange/reading/index.ts'
 export { type Brought, broughtFrom, Mapping, proposeMapping } from './exchange/reading/mapping.ts'
 export { PromptRecord, type WritingFormat } from './exchange/record.ts'
+export { ASPECTS, type Aspect, blankPart, freeKey, givenBy, PART_KINDS, PartBody, PartKind, partProblems, type PartVariant } from './series/part.ts'
+export { blankScene, CAMERA_MOVES, CameraMove, PartUse, SceneBody } from './series/scene.ts'
+export { changesBetween } from './draft/rebase.ts'
