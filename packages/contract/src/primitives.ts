@@ -13,4 +13,4 @@ export const plainText = (maxLength: number, more: { minLength?: number; descrip
 export const Tag = Type.String({ minLength: 1, maxLength: 60, pattern: '^[^,\\n\\u0000]+$', description: 'A plain word or a few; no commas.' })
 export const closed = { additionalProperties: false } as const
 
-export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()])
+export const orNull = <T extends TSchema>(schema: T, more: { description?: string } = {}) => Type.Union([schema, Type.Null()], more)

@@ -21,6 +21,8 @@ import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, mergeP
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteManner, listManners, saveManner } from './manner.ts'
+import { addPart, deletePart, listParts, readPart, savePartVersion } from './part.ts'
+import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, readSceneOffers, readSeries, splitScene, splitStory, takeSceneOffers } from './series.ts'
 import { goOnWithTrial, listTrials, readTrial, startTrial, stopTrial } from './trial.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
@@ -74,6 +76,26 @@ export const ROUTES = [
   previewImport,
   startImport,
   forgetImport,
+  listParts,
+  readPart,
+  addPart,
+  savePartVersion,
+  deletePart,
+  listSeries,
+  addSeries,
+  readSeries,
+  changeSeries,
+  deleteSeries,
+  splitStory,
+  addScenes,
+  changeScene,
+  splitScene,
+  joinScene,
+  duplicateScene,
+  deleteScene,
+  readSceneOffers,
+  previewPart,
+  takeSceneOffers,
   listTemplates,
   readTemplateWhole,
   addTemplate,

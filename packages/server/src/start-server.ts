@@ -24,6 +24,7 @@ import { Manners } from './manners/service.ts'
 import type { Meaning } from './meaning/meaning.ts'
 import { MeaningThread } from './meaning/meaning-thread.ts'
 import { Models } from './models/models.ts'
+import { Parts } from './parts/service.ts'
 import { Phrases } from './phrases/service.ts'
 import { SightReader } from './pictures/sight/reader.ts'
 import { Projects } from './projects/service.ts'
@@ -36,6 +37,9 @@ import { READINGS_CHANNEL, References } from './references/service.ts'
 import { Runs } from './runs/service.ts'
 import { Sealer } from './security/sealed.ts'
 import { Secrets } from './security/secrets.ts'
+import { SceneOffers } from './series/offers.ts'
+import { Scenes } from './series/scenes.ts'
+import { SeriesService } from './series/service.ts'
 import type { ServerSettings } from './settings.ts'
 import { SearchIndex } from './shelf/search-index.ts'
 import { Sameness } from './shelf/sameness.ts'
@@ -116,6 +120,10 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
         templates: new Templates(db, engines),
         trials: new Trials(db, engines, queue),
         manners: new Manners(db),
+        parts: new Parts(db),
+        series: new SeriesService(db, engines),
+        scenes: new Scenes(db, engines),
+        sceneOffers: new SceneOffers(db, engines),
         shelf: new Shelf(db),
         imports: new Imports(db, index),
         sameness: new Sameness(db, meaning),

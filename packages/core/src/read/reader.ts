@@ -65,8 +65,8 @@ export class Reader {
   }
 
   /** A story split into scenes; see scenesOf. */
-  scenes(story: string): StoryScenes {
-    return scenesOf(story, this.tables.words, this.tag)
+  scenes(story: string, starts?: readonly number[]): StoryScenes {
+    return scenesOf(story, this.tables.words, this.tag, starts)
   }
 
   #readUnit(said: string, unit: Unit, fixed: readonly FixedFacet[]): Phrase[] {

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { emptyDraft } from '../draft/draft.ts'
+import { applyEdit } from '../draft/edit.ts'
 import { unpackTables } from '../read/model/tables.ts'
 import { composeScene, type PartNow } from './compose.ts'
 import { followed, followPart, overridesIn } from './follow.ts'
@@ -65,11 +66,19 @@ describe('a changed part is followed', () => {
   it('but not where the writer has written otherwise, which is told', () => {
     const text = draft.text.replace('with a cropped white beard', 'with a cropped black beard')
     const own = { ...draft, text }
-    expect(overridesIn(own, 'hedda', hedda.body, ['v1'])).toMatchObject([{ text: 'with a cropped black beard' }])
+    expect(overridesIn(own, 'hedda', hedda.body, ['v1'])).toEqual([{ given: 'with a cropped white beard', text: 'with a cropped black beard' }])
     const body: PartBody = { ...hedda.body, says: hedda.body.says.map((one) => (one.key === 'p2' ? { ...one, text: 'with a long grey beard' } : one)) }
     const following = followPart(own, { ...red, now: { version: 2, body, variants: ['v1'] } }, words)
     expect(following.overrides).toMatchObject([{ text: 'with a cropped black beard' }])
     expect(followed(own, following)!.text).toBe(text)
+  })
+
+  it('and not where it was written over whole, mark and all', () => {
+    const at = draft.text.indexOf('with a cropped white beard')
+    const own = applyEdit(draft, { text: [{ from: at, to: at + 26, insert: 'bald' }] })
+    expect(overridesIn(own, 'hedda', hedda.body, ['v1'])).toEqual([{ given: 'with a cropped white beard', text: null }])
+    const body: PartBody = { ...hedda.body, says: hedda.body.says.map((one) => (one.key === 'p2' ? { ...one, text: 'with a long grey beard' } : one)) }
+    expect(followed(own, followPart(own, { ...red, now: { version: 2, body, variants: ['v1'] } }, words))!.text).toBe(own.text)
   })
 
   it('and back again to the text it was', () => {

@@ -12,13 +12,16 @@ export interface PartChange {
   id: string
   before: { version: number; body: PartBody; variants: readonly string[] }
   now: { version: number; body: PartBody; variants: readonly string[] }
+  /** Keys of its phrases that the draft never said, for they clash with others. */
+  left?: readonly string[]
 }
 
-/** A stretch of a draft that a part gave and the writer has written otherwise since. */
+/** A phrase that a part gives and that the writer has written otherwise in a draft. */
 export interface Override {
-  from: number
-  to: number
-  text: string
+  /** What the part says; empty where what stands there answers to nothing it says any more. */
+  given: string
+  /** What stands there instead; null where it was taken out or written over whole. */
+  text: string | null
 }
 
 /** What a changed part changes in a draft. */
@@ -45,10 +48,18 @@ function spoken(body: PartBody, variants: readonly string[]): Map<string, string
 /** Words with a capital where those they take the place of had one. */
 const dressed = (next: string, old: string) => (/^\p{Lu}/u.test(old) ? next.replace(/^\p{Ll}/u, (letter) => letter.toUpperCase()) : next)
 
-/** Stretches of a draft that a part gave and that say something else by now. */
-export function overridesIn({ text, marks }: Pick<Draft, 'text' | 'marks'>, id: string, body: PartBody, variants: readonly string[]): Override[] {
+/** Phrases that a part gives and that a draft says otherwise or not; `left` are keys of those that were never said, for they clash. */
+export function overridesIn({ text, marks }: Pick<Draft, 'text' | 'marks'>, id: string, body: PartBody, variants: readonly string[], left: readonly string[] = []): Override[] {
   const said = spoken(body, variants)
-  return marks.filter((mark) => isFrom(mark, id)).filter(({ from, to }) => !said.has(bare(text.slice(from, to)))).map(({ from, to }) => ({ from, to, text: text.slice(from, to) }))
+  const seen = new Set<string>()
+  const strange: string[] = []
+  for (const { from, to } of marks.filter((mark) => isFrom(mark, id))) {
+    const key = said.get(bare(text.slice(from, to)))
+    if (key === undefined) strange.push(text.slice(from, to))
+    else seen.add(key)
+  }
+  const missing = givenBy(body, variants).filter(({ key }) => !seen.has(key) && !left.includes(key))
+  return [...missing.map(({ text: given }, i) => ({ given, text: strange[i] ?? null })), ...strange.slice(missing.length).map((one) => ({ given: '', text: one }))]
 }
 
 /**
@@ -56,14 +67,14 @@ export function overridesIn({ text, marks }: Pick<Draft, 'text' | 'marks'>, id: 
  * a new one comes after its last. What the writer has written otherwise stays as it is and is told. The leave-out list
  * follows what must never be said.
  */
-export function followPart(draft: Draft, { id, before, now }: PartChange, words: WordTable): Following {
+export function followPart(draft: Draft, { id, before, now, left = [] }: PartChange, words: WordTable): Following {
   const was = spoken(before.body, before.variants)
   const given = new Map(shownBy(now.body, now.variants, words).map(({ key, text }) => [key, text]))
   given.set('again', spokenOfAgain(now.body))
   const old = new Set(givenBy(before.body, before.variants).map(({ key }) => key))
   const own = draft.marks.filter((mark) => isFrom(mark, id))
   const changed: Following['changed'] = []
-  const overrides: Override[] = []
+  const overrides = overridesIn(draft, id, before.body, before.variants, left)
   const seen = new Set<string>()
   let { text, marks } = draft
   let end = -1
@@ -77,7 +88,6 @@ export function followPart(draft: Draft, { id, before, now }: PartChange, words:
     const said = text.slice(mark.from, mark.to)
     const key = was.get(bare(said))
     if (key === undefined) {
-      overrides.unshift({ from: mark.from, to: mark.to, text: said })
       if (end < 0) end = text.length - mark.to
       continue
     }

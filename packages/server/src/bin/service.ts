@@ -6,6 +6,7 @@ import type { Database } from '../database/connect.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { BINNED, type BinnedKind } from './deleted-rows.ts'
+import { putSeriesBack } from './put-series-back.ts'
 
 /** Nothing is removed from the bin before it has lain there so long, and nothing ever by itself. */
 const DAYS = 30
@@ -32,6 +33,7 @@ export class Bin {
          select 'prompt' as kind, x.id, coalesce(nullif(x.title, ''), d.first_words) as name, j.name as project, x.deleted_at,
            (select p.picture from proofs p where p.prompt_id = x.id and p.state = 'stored' and p.deleted_at is null order by (p.id = x.best_proof_id) is true desc, (p.verdict = 'keep') is true desc, p.stored_at desc limit 1) as picture
          from prompts x join drafts d on d.prompt_id = x.id join projects j on j.id = x.project_id where x.deleted_at is not null and x.removed_at is null
+           and not exists (select 1 from scenes c join series z on z.id = c.series_id where c.prompt_id = x.id and (c.deleted_at is not null or z.deleted_at is not null))
          union all
          select 'proof', p.id, coalesce(nullif(x.title, ''), d.first_words) || ', version ' || v.number || ', ' || (p.engine->>'name') || ' ' || (p.engine->>'revision'), j.name, p.deleted_at, p.picture
          from proofs p join prompts x on x.id = p.prompt_id join drafts d on d.prompt_id = x.id join versions v on v.id = p.version_id join projects j on j.id = x.project_id
@@ -40,6 +42,12 @@ export class Bin {
          select 'helper', h.id::uuid, v.body->>'name', null, h.deleted_at, null from helpers h join helper_versions v on v.helper_id = h.id and v.number = h.current where h.deleted_at is not null
          union all
          select 'template', t.id, v.body->>'name', j.name, t.deleted_at, null from templates t join template_versions v on v.template_id = t.id and v.number = t.current left join projects j on j.id = t.project_id where t.deleted_at is not null
+         union all
+         select 'part', t.id, v.body->>'name', j.name, t.deleted_at, null from parts t join part_versions v on v.part_id = t.id and v.number = t.current join projects j on j.id = t.project_id where t.deleted_at is not null
+         union all
+         select 'series', s.id, s.name, j.name, s.deleted_at, null from series s join projects j on j.id = s.project_id where s.deleted_at is not null
+         union all
+         select 'scene', c.id, s.name || ': ' || coalesce(nullif(c.body->>'beat', ''), 'a scene'), j.name, c.deleted_at, (select p.picture from proofs p where p.id = c.chosen) from scenes c join series s on s.id = c.series_id join projects j on j.id = s.project_id where c.deleted_at is not null and s.deleted_at is null
          union all
          select b.kind, b.id, b.name, j.name, b.deleted_at, case when b.kind = 'reference' then b.row->>'picture' end from bin b left join projects j on j.id = b.project_id
        ) t order by deleted_at desc limit ${MOST}`,
@@ -62,7 +70,8 @@ export class Bin {
         const back = await trx('templates').where({ id }).whereNotNull('deleted_at').update({ deleted_at: null })
         if (!back) throw notFound('template in the bin')
         await this.#tell(trx, { kind: 'templates' })
-      } else if (kind === 'helper') {
+      } else if (kind === 'part' || kind === 'series' || kind === 'scene') await putSeriesBack(trx, kind, id)
+      else if (kind === 'helper') {
         const back = await trx('helpers').where({ id }).whereNotNull('deleted_at').update({ deleted_at: null })
         if (!back) throw notFound('helper in the bin')
         await this.#tell(trx, { kind: 'helpers' })
@@ -89,6 +98,7 @@ export class Bin {
         if (removed) await this.#empty(trx, id)
       } else if (kind === 'proof') removed = await emptyProofs(trx, trx('proofs').where({ id }).whereNotNull('picture').where(old('deleted_at')))
       else if (kind === 'helper') throw new ProblemError('not-now', 'A helper stays in the bin: what was asked with it names it. It takes up no room.')
+      else if (kind === 'part' || kind === 'series' || kind === 'scene') throw new ProblemError('not-now', 'What belongs to a series stays in the bin: texts and proofs name it. It takes up no room.')
       else if (kind === 'template') throw new ProblemError('not-now', 'A template stays in the bin: drafts that were made from it name it. It takes up no room.')
       else removed = await trx('bin').where({ id, kind }).where(old('deleted_at')).delete()
       if (!removed) throw new ProblemError('not-now', `Only what has lain in the bin for ${DAYS} days can be removed for good. It is still there.`)

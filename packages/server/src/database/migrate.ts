@@ -9,6 +9,7 @@ import { up as manners } from './manners-migration.ts'
 import { up as meaning } from './meaning-migration.ts'
 import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
+import { up as series } from './series-migration.ts'
 import { up as shelf } from './shelf-migration.ts'
 import { up as templates } from './templates-migration.ts'
 import { up as trials } from './trials-migration.ts'
@@ -29,6 +30,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-shelf', up: shelf },
   { name: '2026-11-26-meaning', up: meaning },
   { name: '2026-11-26-imports', up: imports },
+  { name: '2026-11-26-series', up: series },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

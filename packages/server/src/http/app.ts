@@ -110,6 +110,12 @@ import type { Terms } from '../terms/service.ts'
 import type { EventStreams } from '../events/stream.ts'
 import { mannerRoutes } from '../manners/routes.ts'
 import type { Manners } from '../manners/service.ts'
+import { partRoutes } from '../parts/routes.ts'
+import type { Parts } from '../parts/service.ts'
+import type { SceneOffers } from '../series/offers.ts'
+import { seriesRoutes } from '../series/routes.ts'
+import type { Scenes } from '../series/scenes.ts'
+import type { SeriesService } from '../series/service.ts'
 import type { Judging } from '../judging/service.ts'
 import { importRoutes, takeFileRoute } from '../imports/routes.ts'
 import type { Imports } from '../imports/service.ts'
@@ -171,6 +177,10 @@ export interface Services {
   templates: Templates
   trials: Trials
   manners: Manners
+  parts: Parts
+  series: SeriesService
+  scenes: Scenes
+  sceneOffers: SceneOffers
   shelf: Shelf
   imports: Imports
   sameness: Sameness
@@ -356,6 +366,8 @@ export function createApp(services: Services, options: { port: () => number; pag
   templateRoutes(on, services.templates)
   trialRoutes(on, services.trials)
   mannerRoutes(on, services.manners)
+  partRoutes(on, services.parts)
+  seriesRoutes(on, services.series, services.scenes, services.sceneOffers)
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)

@@ -366,7 +366,7 @@ export class CastFinder {
       const at = (being: Being | undefined) => (being ? this.#last.get(being)!.sentence : -99)
       const close = singles.filter((being) => index - at(being) <= 2)
       if (plural && at(plural) >= at(close[0]) - 1 && (index - at(plural) <= 2 || close.length < 2) && !(close.length > 1 && at(plural) < at(close[1]))) return [plural]
-      if (close.length > 1) return close.slice(0, 4)
+      if (close.length > 1) return close.slice(0, 4).sort((a, b) => this.beings.indexOf(a) - this.beings.indexOf(b))
       if (this.#they.some((being) => recent.includes(being))) return this.#they
       if (plural) return [plural]
       return singles.length > 1 ? singles.slice(0, 2) : []

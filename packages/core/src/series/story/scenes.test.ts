@@ -41,6 +41,16 @@ describe('scenes of a story', () => {
     expect(read('Ada Brenn rowed. Otto Brenn steered. Ada Brenn laughed.').cast.map(({ name }) => name)).toEqual(['Ada Brenn', 'Otto Brenn'])
   })
 
+  it('are told in one line, without the time and with names for pronouns', () => {
+    const { scenes } = read('Orla lived in the mill with her brother Bram. At dawn they carried a sack down to the river. "Is it heavy?" he asked.')
+    expect(scenes.at(-1)!.beat).toBe('Orla and Bram carried a sack down to the river')
+  })
+
+  it('begin where they are told to, at the sentence that holds the place', () => {
+    const story = 'Ada sleeps. Ben wakes. Cora sings.'
+    expect(scenesOf(story, words, tag, [15]).scenes.map(({ text }) => text)).toEqual(['Ada sleeps.', 'Ben wakes. Cora sings.'])
+  })
+
   it('begin at marks of the writer, which tell nothing by themselves', () => {
     expect(read('Scene 1\n\nA cat sleeps.\n\n***\n\nThe cat wakes.').scenes.map(({ text }) => text)).toEqual(['Scene 1\n\nA cat sleeps.', 'The cat wakes.'])
   })

@@ -3,6 +3,7 @@ import type { Token } from '../../read/scan.ts'
 import type { TextRange } from '../../text-range.ts'
 import { animatedNouns } from './animated.ts'
 import { type Appearance, type Being, CastFinder } from './cast.ts'
+import { beatOf } from './beat.ts'
 import { divide } from './divide.ts'
 import { type MomentMention, momentsIn } from './moments.ts'
 import { Names } from './names.ts'
@@ -23,6 +24,8 @@ export interface Told extends TextRange {
 
 export interface StoryScene extends TextRange {
   text: string
+  /** What happens, in one line. */
+  beat: string
   /** Names and roles of who is there, in the order in which the story brings them in. */
   cast: string[]
   place: Told | null
@@ -122,11 +125,18 @@ export function momentOf(sentences: readonly ToldSentence[]): { text: string; st
 /**
  * A story split into scenes: where place, time, cast or action turn, who is there, where and when. What a scene does not
  * say holds on from the one before, and is told as carried; a place is not carried to people who were not there.
+ * With `starts`, scenes begin at those places of the story instead, moved to the sentences they are in.
  * Ranges are UTF-16 code units of the story, in order, without overlap. Never throws; an empty story has no scenes.
  */
-export function scenesOf(story: string, words: WordTable, tag: (text: string, tokens: readonly Token[]) => number[]): StoryScenes {
+export function scenesOf(story: string, words: WordTable, tag: (text: string, tokens: readonly Token[]) => number[], starts?: readonly number[]): StoryScenes {
   const { sentences, beings } = toldSentences(story, words, tag)
-  return scenesBetween(story, sentences, beings, divide(sentences))
+  return scenesBetween(story, sentences, beings, starts && sentences.length ? sentencesAt(sentences, starts) : divide(sentences))
+}
+
+/** The sentences that begin at places of the story, or hold them; the first is always among them. */
+function sentencesAt(sentences: readonly ToldSentence[], starts: readonly number[]): number[] {
+  const found = starts.map((start) => Math.max(0, sentences.findLastIndex((sentence) => sentence.start <= start)))
+  return [...new Set([0, ...found])].sort((a, b) => a - b)
 }
 
 const ARRIVES = /^(?:came|comes|arrived?|arrives|appeared|appears|entered|enters|joined|joins|knocked|knocks|returned|returns)$/
@@ -155,7 +165,7 @@ export function scenesBetween(story: string, sentences: readonly ToldSentence[],
     habitual = saidMoment ? saidMoment.habitual : habitual
     before = here
     const [start, end] = [own[0]!.start, own.at(-1)!.end]
-    return { start, end, text: story.slice(start, end), cast: beings.filter((being) => here.has(being)).map(({ name }) => name), place, moment }
+    return { start, end, text: story.slice(start, end), beat: beatOf(story, own), cast: beings.filter((being) => here.has(being)).map(({ name }) => name), place, moment }
   })
   return {
     scenes,
