@@ -34,6 +34,7 @@ import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import pg from 'pg'
 import { DEMO_HELPER } from './helpers.ts'
+import { makeDemoSeries } from './series.ts'
 import { type DemoProject, type DemoPrompt, WORLD } from './world.ts'
 
 const RUN_TIMEOUT_MS = 120_000
@@ -171,6 +172,10 @@ export async function seedDemo(address: string, databaseUrl: string, say: (line:
       if (project.name === DEMO_HELPER.project) {
         say('Demo world: a helper on its cases ...')
         await makeHelper(call, id)
+      }
+      if (project.name === 'Lantern Bees') {
+        say('Demo world: a picture book in six scenes ...')
+        await makeDemoSeries(call, (run) => finished(call, run), id)
       }
       if (project.terms) await call(addTerms, { body: { projectId: id, entries: project.terms } })
     }

@@ -45,23 +45,28 @@ function namesOf({ name, also, kind }: PartBody): string[] {
 export function shownBy(body: PartBody, variants: readonly string[], words: WordTable): Given[] {
   return givenBy(body, variants).map(({ key, text }, i) => {
     const said = text.trim().replace(/[.,;]+$/, '')
-    return { key, text: i === 0 && body.kind === 'character' && wantsArticle(said, words) ? `${articleFor(said)} ${said}` : said }
+    return { key, text: i === 0 && body.kind !== 'style' && wantsArticle(said, words) ? `${articleFor(said)} ${said}` : said }
   })
 }
 
-/** What ties one phrase of a part to the one before it. */
-const tie = (said: string, before: string): string => {
-  if (/^(?:with|in|wearing|holding|carrying|of|whose|who|that|which)\b/i.test(said) && !/,/.test(before)) return /^(?:with|wearing)\b/i.test(said) && /\bwith\b/.test(before) ? ', ' : ' '
-  return ', '
+/** What ties one phrase of a part to those before it: once a comma stands, commas go on. */
+const tie = (said: string, before: string, ties: readonly string[]): string => {
+  const hangs = /^(?:with|in|wearing|holding|carrying|of|whose|who|that|which)\b/i.test(said)
+  const again = /^(?:with|wearing)\b/i.test(said) && /\bwith\b/.test(before)
+  return hangs && !again && !ties.includes(', ') ? ' ' : ', '
 }
 
 /** All that a part says, as pieces joined to one another. */
 function described(kind: PartKind, part: PartNow, variants: readonly string[], leave: LeftOut, words: WordTable): Piece[] {
   const given = shownBy(part.body, variants, words).filter(({ key }) => !leave.has(leftOutKey(part.id, key)))
   const pieces: Piece[] = []
+  const ties: string[] = []
   let said = ''
   given.forEach(({ key, text }, i) => {
-    if (i > 0) pieces.push({ text: kind === 'style' ? ', ' : tie(text, said) })
+    if (i > 0) {
+      ties.push(kind === 'style' ? ', ' : tie(text, said, ties))
+      pieces.push({ text: ties.at(-1)! })
+    }
     pieces.push({ text, from: { kind, part, key } })
     said += ` ${text}`
   })
@@ -104,7 +109,7 @@ function saidOut(own: string, { cast, place }: SceneParts, leave: LeftOut, words
   })
   let at = 0
   const rest = own.trim()
-  if (before.length && rest) pieces.push({ text: /^(?:\p{Ll}+ing\b|in\b|on\b|at\b|by\b|with\b|beside\b|near\b)/u.test(rest) && before.length === 1 ? ', ' : /^\p{Lu}/u.test(rest) ? '. ' : ', ' })
+  if (before.length && rest) pieces.push({ text: found[0]?.start === 0 ? '. ' : /^(?:\p{Ll}+ing\b|in\b|on\b|at\b|by\b|with\b|beside\b|near\b)/u.test(rest) && before.length === 1 ? ', ' : /^\p{Lu}/u.test(rest) ? '. ' : ', ' })
   for (const { start, end, use, owns } of found) {
     pieces.push({ text: own.slice(at, start) })
     at = end
@@ -145,8 +150,9 @@ export function composeScene(scene: SceneBody, parts: SceneParts, words: WordTab
   }
   const lead = (facet: 'setting' | 'moment', said: string): string => {
     if (keywords || /^(?:in|on|at|under|inside|by|near|above|below|beside|over|through|across|along|during|before|after|just|one|next|that)\b/i.test(said)) return ''
-    const word = leadFor(facet, said, words)
-    const article = facet === 'moment' && word && !/^(?:the|an?|this|that|one|early|late)\b/i.test(said) ? articleOfTime(said) : ''
+    // “dusk, late autumn” is at dusk.
+    const word = leadFor(facet, said.split(',')[0]!, words)
+    const article = facet === 'moment' && word && !/^(?:the|an?|this|that|one|early|late)\b/i.test(said) ? articleOfTime(said.split(',')[0]!) : ''
     return word ? `${word} ${article ? `${article} ` : ''}` : ''
   }
   if (parts.place && !placed) {

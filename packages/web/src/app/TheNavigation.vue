@@ -13,6 +13,7 @@ const places = computed(() => [
   { name: 'Desk', to: lastPrompt.value ? `/desk/${lastPrompt.value}` : '/desk' },
   { name: 'Proofs', to: '/proofs' },
   { name: 'Shelf', to: '/shelf' },
+  { name: 'Series', to: '/series' },
   { name: 'References', to: '/references' },
 ])
 const BESIDE = [

@@ -56,6 +56,16 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
     ],
   },
   {
+    where: 'On a scene of a series',
+    lines: [
+      { keys: 'Up, Down', does: 'Scene before, scene after' },
+      { keys: 'Ctrl Up, Ctrl Down', does: 'Move it earlier, later' },
+      { keys: 'D', does: 'Duplicate it' },
+      { keys: 'J', does: 'Join it with the next' },
+      { keys: 'Delete', does: 'Into the bin' },
+    ],
+  },
+  {
     where: 'On a phrase of the outline',
     lines: [
       { keys: 'Arrows', does: 'Phrase before, phrase after' },

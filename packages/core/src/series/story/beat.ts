@@ -22,7 +22,7 @@ export function beatOf(story: string, sentences: readonly ToldSentence[]): strin
   if (opening) changes.push({ start: best.start, end: opening.end, text: '' })
   const pronouns = new Map<number, { end: number; names: string[] }>()
   for (const { being, start, end, meant, subject } of best.present) {
-    if (!meant || !subject || !/^(?:he|she|they|it|him|her|them)$/i.test(story.slice(start, end))) continue
+    if (!meant || !subject || !/^(?:he|she|they|it|him|her|them)$/i.test(story.slice(start, end)) || /\bof\s+$/i.test(story.slice(0, start))) continue
     const one = pronouns.get(start) ?? { end, names: [] }
     if (!one.names.includes(being.name)) one.names.push(being.name)
     pronouns.set(start, one)

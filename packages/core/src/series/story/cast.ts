@@ -360,6 +360,12 @@ export class CastFinder {
     const others = all.filter((being) => being !== acting)
     const recent = others.length ? others : all
     if (pronoun === 'they') {
+      // “the two of them … they”: the same two, while one of them is whom the story follows.
+      const last = recent.find((being) => !being.plural && !being.thing)
+      if (last && this.#they.length > 1 && this.#they.includes(last) && this.#they.every((being) => !being.plural) && !recent.some((being) => being.plural && !being.thing && this.#last.get(being)!.sentence >= this.#last.get(last)!.sentence)) {
+        const two = recent.filter((being) => !being.plural && !being.thing && index - this.#last.get(being)!.sentence <= 1)
+        if (two.length < 2 || two.every((being) => this.#they.includes(being))) return this.#they
+      }
       const people = recent.filter((being) => !being.plural && !being.thing && index - this.#last.get(being)!.sentence <= 4)
       const plural = recent.find((being) => being.plural && !(being.thing && people.length > 1))
       const singles = recent.filter((being) => !being.plural && !(being.thing && !being.named && recent.filter((other) => !other.plural && !other.thing && index - this.#last.get(other)!.sentence <= 2).length > 1))
@@ -389,7 +395,7 @@ export class CastFinder {
     const next = tokens[i + 1]
     const subject = next !== undefined && (next.tag === VERB || next.tag === AUX || next.tag === ADV)
     const lower = token.lower.replace(/['’](?:d|s|ll|re|ve|m)$/, '')
-    let who: Being[] = []
+    let who: Being[]
     if (/^(?:he|him|himself)$/.test(lower)) who = this.#standsFor('he', index, lower === 'him')
     else if (/^(?:she|herself)$/.test(lower)) who = this.#standsFor('she', index)
     else if (lower === 'her') {

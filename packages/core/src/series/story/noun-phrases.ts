@@ -1,5 +1,5 @@
 import type { WordTable } from '../../read/words/word-table.ts'
-import { ADJ, ADV, CCONJ, DET, NOUN, NUM, PRON, PROPN, VERB } from './parts-of-speech.ts'
+import { ADJ, ADV, CCONJ, NOUN, NUM, PRON, PROPN, VERB } from './parts-of-speech.ts'
 import type { StoryToken } from './sentences.ts'
 
 /** A noun with the words that belong before it; indices into a sentence's tokens. */
@@ -20,7 +20,6 @@ export interface NounPhrase {
 const POSSESSIVE = /^(?:my|your|his|her|its|our|their|whose)$/
 const DETERMINERS = /^(?:the|an?|this|that|these|those|some|any|no|every|each|all|both|another|either|neither|one|many|several|few|such)$/
 const owns = ({ lower }: StoryToken) => /['’]s$|s['’]$/.test(lower) && !/^(?:it|that|there|here|he|she|what|who|let|where)['’]s$/.test(lower)
-const capital = ({ text }: StoryToken) => /^\p{Lu}/u.test(text)
 
 /** Words that are no noun whatever the tagger says of them. */
 const NEVER = new Set('then there here now again away back home together alone once soon meanwhile later outside inside upstairs downstairs yes no oh not never ever still just even only nobody everybody everyone someone somebody anyone nothing something everything'.split(' '))

@@ -21,7 +21,7 @@ sky clouds space orbit moon planet earth world underworld heaven hell lighthouse
 stage backstage auditorium ballroom banquet-hall throne-room throne chamber chambers suite penthouse staircase stairs stairwell stairway steps elevator lift escalator landing doorway entrance exit threshold vestibule cloakroom changing-room locker-room
 waiting-room wash-house laundry launderette salon barbershop hairdresser bank post-office town-hall guildhall embassy barracks base outpost hideout headland archway arcade colonnade refectory dormitory dorm cloisters sacristy belfry steeple
 apiary aviary allotment nursery-garden plantation ranch estate grounds premises site building skyscraper block tower-block construction-site ruins ruin remains excavation wreck shipwreck riverbed lakebed seafloor surface dome hangar launchpad launch-site control-room
-crossroad finish start start-line finish-line pit-lane grandstand ringside backroom storeroom stockroom storehouse granary silo pigsty coop dovecote hive beehive hedge hedgerow verge ditch trenches embankment levee breakwater promenade boardwalk esplanade
+crossroad finish start start-line finish-line pit-lane grandstand ringside backroom storeroom stockroom storehouse granary silo pigsty coop dovecote hedge hedgerow verge ditch trenches embankment levee breakwater promenade boardwalk esplanade
 hostel guesthouse lodge chalet bungalow dwelling residence home-town hometown birthplace neighbourhood gym-hall assembly-hall car-park carpark parking-lot driveway forecourt filling-station petrol-station service-station bus-stop tram-stop bus-station railway-station
 shop-floor checkout cubicle hearth fireside fireplace bedside sickroom operating-theatre operating-room recovery-room nurses-station maternity lecture-hall seminar-room staffroom playroom sandpit treetop treetops canopy
 office-block canteen mess-hall mess galley crow's-nest hayloft haystack hayfield cornfield wheatfield ricefield paddies paddy vineyard rice-field stairhead underside trapdoor tramway railway tracks siding signal-box
@@ -29,7 +29,7 @@ gallows scaffold marketsquare piazza souk caravanserai monastery pagoda stupa zi
 `)
 /** Things people stand or sit at: a place only where nothing better is said. */
 const SPOTS = set(`
-table bed bench chair armchair sofa couch stool window windowsill sill door doorstep threshold floor ceiling corner counter desk board stove oven hearth fire fireplace campfire bonfire shelf cupboard wardrobe chest tree oak willow bush rock stone boulder log branch
+hive beehive table bed bench chair armchair sofa couch stool window windowsill sill door doorstep threshold floor ceiling corner counter desk board stove oven hearth fire fireplace campfire bonfire shelf cupboard wardrobe chest tree oak willow bush rock stone boulder log branch
 ground grass snow ice mud sand edge side middle top bottom end centre center bank kerb curb wall fence railing banister ladder rope carriage saddle seat bathtub sink fridge refrigerator freezer pot bowl tub basin bucket worktop workbench altar pulpit
 queue throne chimney beam rafters hammock bunk cradle lamp grave mat rug carpet blanket tray cloth plate
 `)

@@ -89,7 +89,8 @@ export function placesIn(story: string, { tokens }: Sentence, phrases: readonly 
     found.push({
       start: tokens[phrase.from]!.start,
       end: tokens[last.to - 1]!.end,
-      text: labelOf(story, tokens, phrase, inner !== undefined),
+      // “the last straw hive of the apiary” is at the apiary.
+      text: inner && own === 0.3 && worthOf(inner) === 1 && !isPartOf(tokens[phrase.head]!.lower) ? labelOf(story, tokens, inner) : labelOf(story, tokens, phrase, inner !== undefined),
       head: identity(phrase, inner),
       weight: weight * worth,
       fronted,

@@ -28,7 +28,7 @@ const BREAK_LINE = /^[\s*#~_=–—·•-]{1,40}$/
 const HEADING = /^\s*(?:#+\s*)?(?:scene|chapter|part|act|page|panel|spread|picture)\s+(?:\d{1,3}|[ivxlc]{1,7}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\b[\s.:–—-]*/i
 const SPEAKER = /^\s*(\p{Lu}[\p{L}'’.-]*(?: \p{Lu}[\p{L}'’.-]*){0,2})(?:\s*\([^)\n]{1,40}\))?:\s+(?=\S)/u
 /** Sentences end here, unless the words before are one of the short forms. */
-const END = /[.!?…]+["”’')\]]*(?=\s+["“‘'(\[–—-]?\s*[\p{Lu}\p{N}])|[.!?…]+["”’')\]]*\s*$/gu
+const END = /[.!?…]+["”’')\]]*(?=\s+["“‘'([–—-]?\s*[\p{Lu}\p{N}])|[.!?…]+["”’')\]]*\s*$/gu
 const SHORT_FORM = /(?:^|[\s("“])(?:mr|mrs|ms|dr|st|no|vs|prof|sgt|capt|lt|col|gen|rev|fr|sr|jr|mt|approx|etc|e\.g|i\.e|\p{Lu})\.$/iu
 
 /** A story's lines with what divides them; a paragraph that was broken to a width is one line again. */

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { addPart, listParts, MAX_STORY, type Part, splitStory, type StorySplit } from '@idolon/contract'
+import { computed, ref, shallowRef } from 'vue'
+import { call } from '../api/call.ts'
+import { useTask } from '../notices/notices.ts'
+import { counted } from '../shared/said.ts'
+import { useProjects } from '../stores/projects.ts'
+import { bodyOfFound, type FoundPart, foundParts, sameName, scenesFromSplit } from './from-split.ts'
+import type { OpenSeries } from './use-series.ts'
+
+/** From a story to scenes: it is split, the boundaries are moved where they should be, and who and where becomes parts. */
+const props = defineProps<{ open: OpenSeries }>()
+const emit = defineEmits<{ made: [series: string]; leave: [] }>()
+const projects = useProjects()
+const task = useTask()
+const name = ref('')
+const story = ref('')
+const split = shallowRef<StorySplit>()
+const parts = shallowRef<Part[]>([])
+const wanted = ref<Record<string, boolean>>({})
+const busy = ref(false)
+const keyOf = ({ kind, name: said }: FoundPart) => `${kind} ${said}`
+const found = computed(() => (split.value ? foundParts(split.value, parts.value) : []))
+/** The story that was split; writing on makes the split an old one. */
+const splitOf = ref('')
+
+const read = (starts?: number[]) =>
+  task(async () => {
+    const project = await projects.currentOrFirst()
+    parts.value = await call(listParts, { query: { project: project.id } })
+    split.value = await call(splitStory, { body: { story: story.value, ...(starts ? { starts } : {}) } })
+    splitOf.value = story.value
+    const few = found.value.length <= 12
+    wanted.value = Object.fromEntries(found.value.map((one) => [keyOf(one), wanted.value[keyOf(one)] ?? (one.known !== undefined || one.scenes.length > 1 || few)]))
+  })
+const starts = () => split.value!.scenes.map(({ start }) => start)
+const joinUp = (n: number) => read(starts().filter((_, i) => i !== n))
+function sentencesOf({ start, text }: StorySplit['scenes'][number]): { at: number; text: string }[] {
+  const froms = [0, ...[...text.matchAll(/[.!?…]["”’)]*\s+(?=["“‘(\p{Lu}])|\n+/gu)].map((match) => match.index + match[0].length)]
+  return froms.map((from, i) => ({ at: start + from, text: text.slice(from, froms[i + 1] ?? text.length) }))
+}
+const opened = ref<number>()
+
+/** Makes the parts that are wanted, the series and its scenes; nothing of it where one of them fails to be made. */
+const make = () =>
+  task(async () => {
+    busy.value = true
+    try {
+      const project = await projects.currentOrFirst()
+      const ids = new Map<string, string>()
+      for (const one of found.value) {
+        if (!wanted.value[keyOf(one)]) continue
+        const id = one.known ?? crypto.randomUUID()
+        if (!one.known) await call(addPart, { body: { id, projectId: project.id, body: bodyOfFound(one), why: 'Found in the story.' } })
+        ids.set(keyOf(one), id)
+      }
+      const made = await props.open.begin(project.id, name.value.trim() || 'A series', story.value)
+      if (!made) return
+      const partOf = (kind: FoundPart['kind'], said: string) => {
+        const one = found.value.find((other) => other.kind === kind && [other.name, ...other.also].some((own) => sameName(own, said)))
+        return one && ids.get(keyOf(one))
+      }
+      emit('made', made.id)
+      if (split.value) await addAll(made.id, scenesFromSplit(split.value, partOf))
+    } finally {
+      busy.value = false
+    }
+  })
+async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>): Promise<void> {
+  const { addScenes } = await import('@idolon/contract')
+  await call(addScenes, { params: { series }, body: { after: null, scenes } })
+  await props.open.load()
+}
+</script>
+
+<template>
+  <section class="new" aria-labelledby="new-series">
+    <h2 id="new-series" class="titled">A new series</h2>
+    <label class="labelled"><span>Its name</span><input v-model="name" class="field name" maxlength="120" placeholder="Lantern Bees" /></label>
+    <label class="labelled"><span>The story, from two lines to many pages; it may be empty</span><textarea v-model="story" class="field" :rows="split ? 6 : 14" :maxlength="MAX_STORY" /></label>
+    <p class="row-actions">
+      <button :class="split && splitOf === story ? 'quiet' : 'do'" :disabled="!story.trim() || busy" @click="read()">Split it into scenes</button>
+      <button v-if="!story.trim()" class="do" :disabled="!name.trim() || busy" @click="make">Begin without a story</button>
+      <button class="plain" @click="emit('leave')">Leave it</button>
+    </p>
+    <template v-if="split">
+      <p v-if="split.scenes.length === 0" role="status">There is no scene in this. Write at least a sentence.</p>
+      <div v-else class="found">
+        <div>
+          <h3>{{ counted(split.scenes.length, 'scene') }} <span class="soft">what is carried on from an earlier scene is in brackets</span></h3>
+          <ol>
+            <li v-for="(scene, n) in split.scenes" :key="scene.start">
+              <span class="number">{{ n + 1 }}</span>
+              <div>
+                <p class="beat">{{ scene.beat || scene.text.slice(0, 120) }}</p>
+                <p class="soft">{{ [scene.cast.join(', '), scene.place && (scene.place.carried ? `(${scene.place.text})` : scene.place.text), scene.moment && (scene.moment.carried ? `(${scene.moment.text})` : scene.moment.text)].filter(Boolean).join(' · ') || 'nobody, nowhere, no time' }}</p>
+                <p v-if="opened === n" class="passage"><template v-for="(sentence, i) in sentencesOf(scene)" :key="sentence.at"><button v-if="i > 0" class="plain cut" @click="read([...starts(), sentence.at])">begin a scene here</button>{{ sentence.text }}</template></p>
+              </div>
+              <span class="row-actions"><button class="plain" :aria-expanded="opened === n" @click="opened = opened === n ? undefined : n">Its passage</button><button v-if="n > 0" class="plain" @click="joinUp(n)">Join with the one before</button></span>
+            </li>
+          </ol>
+        </div>
+        <div>
+          <h3>Becomes characters and places</h3>
+          <ul class="parts">
+            <li v-for="one in found" :key="keyOf(one)"><label><input v-model="wanted[keyOf(one)]" type="checkbox" /> {{ one.name }}</label> <span class="soft">{{ one.kind }}, {{ counted(one.scenes.length, 'scene') }}{{ one.known ? '; is there already' : one.also.length ? `; also ${one.also.join(', ')}` : '' }}</span></li>
+          </ul>
+          <p class="soft">Who is left out stays in the words of the scenes.</p>
+        </div>
+      </div>
+      <p v-if="split.scenes.length" class="row-actions"><button class="do" :disabled="busy || splitOf !== story" @click="make">Make {{ counted(split.scenes.length, 'scene') }}</button><span v-if="splitOf !== story" class="soft">The story has changed; split it again first.</span><span v-if="busy" role="status" class="soft">Making them …</span></p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  gap: 12px;
+}
+.name {
+  max-width: 420px;
+}
+textarea {
+  width: 100%;
+  max-width: 860px;
+  font-family: var(--serif);
+  font-size: 16px;
+  line-height: 1.5;
+}
+.found {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 280px;
+  gap: 36px;
+  align-items: start;
+}
+h3 .soft {
+  margin-left: 8px;
+  font-weight: 400;
+  font-size: 13px;
+}
+ol li {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 7px 0;
+  border-top: 1px solid var(--rule);
+}
+.number {
+  font-family: var(--mono);
+  font-size: 13px;
+  color: var(--soft);
+}
+.beat,
+.passage {
+  font-family: var(--serif);
+  font-size: 16px;
+}
+.passage {
+  margin-top: 6px;
+  padding-left: 10px;
+  border-left: 2px solid var(--rule);
+  white-space: pre-line;
+}
+.cut {
+  display: block;
+  font-family: var(--grotesque);
+  font-size: 12px;
+  color: var(--soft);
+}
+.parts li {
+  padding: 3px 0;
+}
+.parts .soft {
+  font-size: 12.5px;
+}
+</style>

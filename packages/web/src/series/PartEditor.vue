@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { type Aspect, ASPECTS, freeKey, type PartBody, partProblems } from '@idolon/core'
+import { computed, ref, watch } from 'vue'
+
+/** What a character, place or style says: always, by variant, and never. */
+const props = defineProps<{ body: PartBody; version: number; busy: boolean }>()
+const emit = defineEmits<{ change: [body: PartBody]; save: [body: PartBody]; leave: [] }>()
+const body = ref<PartBody>(structuredClone(props.body))
+watch(() => props.body, (next) => (body.value = structuredClone(next)))
+const clean = computed<PartBody>(() => ({
+  ...body.value,
+  name: body.value.name.trim(),
+  also: body.value.also.map((one) => one.trim()).filter(Boolean),
+  says: body.value.says.filter(({ text }) => text.trim()),
+  variants: body.value.variants.filter(({ text, name }) => text.trim() && name.trim()),
+  never: body.value.never.map((one) => one.trim()).filter(Boolean),
+}))
+const changed = computed(() => JSON.stringify(clean.value) !== JSON.stringify(props.body))
+const problems = computed(() => partProblems(clean.value))
+watch(clean, (next) => {
+  if (problems.value.length === 0 && next.name) emit('change', next)
+}, { deep: true })
+
+const lines = (key: 'also' | 'never') => computed({ get: () => body.value[key].join('\n'), set: (text: string) => (body.value[key] = [...new Set(text.split('\n').map((line) => line.slice(0, 120)))].slice(0, key === 'also' ? 20 : 60)) })
+const also = lines('also')
+const never = lines('never')
+const KIND = computed(() => body.value.kind)
+const FIRST = { character: 'What it is: an old beekeeper', place: 'What it is: a mossy stone bridge', style: 'What kind of picture: gouache illustration' } as const
+const NEXT = { character: 'build, hair, face, bearing', place: 'what is in it, what is around it', style: 'palette, light, technique' } as const
+function leave(): void {
+  body.value = structuredClone(props.body)
+  emit('leave')
+}
+const addPhrase = () => body.value.says.push({ key: freeKey(body.value), text: '' })
+const addVariant = (aspect: Aspect) => body.value.variants.push({ key: freeKey(body.value), aspect, name: '', text: '' })
+function moveUp(place: number): void {
+  const [one] = body.value.says.splice(place, 1)
+  if (one) body.value.says.splice(place - 1, 0, one)
+}
+</script>
+
+<template>
+  <form class="part-editor" @submit.prevent="problems.length || !changed || emit('save', clean)">
+    <label class="labelled"><span>Name, as the scenes’ words call it</span><input v-model="body.name" class="field" maxlength="120" required /></label>
+    <fieldset>
+      <legend>Always said</legend>
+      <ol>
+        <li v-for="(phrase, i) in body.says" :key="phrase.key"><input v-model="phrase.text" class="field serif" maxlength="500" :aria-label="i === 0 ? 'What it is' : `Phrase ${i + 1}`" :placeholder="i === 0 ? FIRST[KIND] : NEXT[KIND]" /><button type="button" class="plain" :disabled="i === 0" :aria-label="`Phrase ${i + 1} earlier`" @click="moveUp(i)">Up</button><button type="button" class="plain" :aria-label="`Remove phrase ${i + 1}`" @click="body.says.splice(i, 1)">Remove</button></li>
+      </ol>
+      <button type="button" class="plain" @click="addPhrase">Add a phrase</button>
+    </fieldset>
+    <fieldset>
+      <legend>May change</legend>
+      <ul>
+        <li v-for="(variant, i) in body.variants" :key="variant.key" class="variant"><select v-model="variant.aspect" class="field" :aria-label="`What variant ${i + 1} changes`"><option v-for="aspect in ASPECTS[KIND]" :key="aspect">{{ aspect }}</option></select><input v-model="variant.name" class="field" maxlength="120" placeholder="its name" :aria-label="`Name of variant ${i + 1}`" /><input v-model="variant.text" class="field serif" maxlength="500" placeholder="what is said" :aria-label="`What variant ${i + 1} says`" /><button type="button" class="plain" :aria-label="`Remove variant ${i + 1}`" @click="body.variants.splice(i, 1)">Remove</button></li>
+      </ul>
+      <p class="row-actions"><button v-for="aspect in ASPECTS[KIND]" :key="aspect" type="button" class="plain" @click="addVariant(aspect)">Another {{ aspect }}</button></p>
+    </fieldset>
+    <label class="labelled"><span>Never said, one a line; it goes on the leave-out list</span><textarea v-model="never" class="field" rows="2" /></label>
+    <div v-if="KIND !== 'style'" class="two">
+      <label class="labelled"><span>Spoken of again as</span><input v-model="body.again" class="field" maxlength="200" :placeholder="KIND === 'character' ? 'the beekeeper' : 'the bridge'" /></label>
+      <label class="labelled"><span>Seed, if it has one</span><input class="field" type="number" min="0" :value="body.seed ?? ''" @change="body.seed = ($event.target as HTMLInputElement).value === '' ? null : Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value)))" /></label>
+    </div>
+    <label v-if="KIND !== 'style'" class="labelled"><span>What else the story calls it, one a line</span><textarea v-model="also" class="field" rows="2" /></label>
+    <div v-else class="two">
+      <label class="labelled"><span>Aspect ratio</span><input class="field" maxlength="20" placeholder="3:2" :value="body.settings['aspectRatio'] ?? ''" @change="($event.target as HTMLInputElement).value.trim() ? (body.settings['aspectRatio'] = ($event.target as HTMLInputElement).value.trim()) : delete body.settings['aspectRatio']" /></label>
+      <slot name="engine" :body="body" />
+    </div>
+    <label class="labelled"><span>Notes</span><textarea v-model="body.note" class="field" rows="2" maxlength="4000" /></label>
+    <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>
+    <p class="row-actions"><button class="do" :disabled="busy || !changed || problems.length > 0 || !clean.name">Keep as version {{ version + 1 }}</button><button v-if="changed" type="button" class="quiet" @click="leave">Leave it as it was</button></p>
+  </form>
+</template>
+
+<style scoped>
+.part-editor {
+  display: grid;
+  gap: 12px;
+}
+fieldset {
+  display: grid;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+fieldset > .plain {
+  justify-self: start;
+}
+legend {
+  padding: 0;
+  font-weight: 600;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 10px;
+  align-items: center;
+  padding: 2px 0;
+}
+.variant {
+  grid-template-columns: 90px minmax(80px, 0.6fr) minmax(0, 1fr) auto;
+}
+.serif {
+  font-family: var(--serif);
+  font-size: 15.5px;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+.problem {
+  padding-left: 10px;
+  border-left: 2px solid var(--accent);
+}
+</style>

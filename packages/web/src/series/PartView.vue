@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { deletePart, type Part, type PartVersion, previewPart, putBack, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
+import type { PartBody } from '@idolon/core'
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+import { counted, sayExactly, sayWhen } from '../shared/said.ts'
+import { useNow } from '../shared/use-now.ts'
+import { useEngines } from '../stores/engines.ts'
+import { useDeciding } from './decide-offers.ts'
+import PartEditor from './PartEditor.vue'
+import SceneEffects from './SceneEffects.vue'
+import { useSeries } from './use-series.ts'
+
+/** A character, place or style of a series: what it says, and what a change of it would change, shown while it is written. */
+const route = useRoute()
+const router = useRouter()
+const notices = useNotices()
+const task = useTask()
+const now = useNow()
+const engines = useEngines()
+void engines.load()
+const seriesId = computed(() => String(route.params['series']))
+const partId = computed(() => String(route.params['part']))
+const open = useSeries(seriesId)
+const decideOffers = useDeciding(() => seriesId.value)
+
+const part = shallowRef<Part>()
+const versions = shallowRef<PartVersion[]>([])
+/** What is shown in the editor: the newest version, or an older one that is to become it again. */
+const shown = shallowRef<PartBody>()
+const offers = shallowRef<SceneOffer[]>([])
+const previewing = ref(false)
+const busy = ref(false)
+
+const readOffers = async () => (offers.value = (await call(readSceneOffers, { params: { series: seriesId.value } })).filter((one) => one.partId === partId.value))
+const load = async () => {
+  const found = await call(readPart, { params: { part: partId.value } })
+  part.value = found.part
+  versions.value = found.versions
+  shown.value = found.part.body
+  previewing.value = false
+  await readOffers()
+}
+watch([seriesId, partId], () => void task(load), { immediate: true })
+
+let asked = 0
+const preview = useDebounceFn(async (body: PartBody) => {
+  const mine = ++asked
+  if (JSON.stringify(body) === JSON.stringify(part.value?.body)) {
+    previewing.value = false
+    await readOffers()
+    return
+  }
+  const found = await task(() => call(previewPart, { params: { series: seriesId.value }, body: { part: partId.value, body } }))
+  // An older answer is dropped.
+  if (!found || mine !== asked) return
+  offers.value = found
+  previewing.value = true
+}, 60)
+async function save(body: PartBody): Promise<void> {
+  busy.value = true
+  await task(async () => {
+    await call(savePartVersion, { params: { part: partId.value }, body: { on: part.value!.version, body, why: '' } })
+    await Promise.all([load(), open.load()])
+    if (!offers.value.length) notices.show(`“${body.name}” has version ${part.value!.version}.`)
+  })
+  busy.value = false
+}
+async function decide(take: SceneOffer[], leave: SceneOffer[]): Promise<void> {
+  busy.value = true
+  await decideOffers(take, leave)
+  await Promise.all([open.load(), task(readOffers)])
+  busy.value = false
+}
+const remove = () =>
+  task(async () => {
+    const { id, body } = part.value!
+    await call(deletePart, { params: { part: id } })
+    await router.push(`/series/${seriesId.value}`)
+    notices.show(`“${body.name}” is in the bin. Texts that came from it stay as they are.`, { action: { label: 'Put it back', run: () => void task(async () => {
+      await call(putBack, { params: { kind: 'part', id } })
+      await router.push(`/series/${seriesId.value}/parts/${id}`)
+    }) } })
+  })
+const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as const
+</script>
+
+<template>
+  <main class="page part">
+    <p><RouterLink :to="`/series/${seriesId}`">{{ open.series.value?.name ?? 'Series' }}</RouterLink></p>
+    <h1 v-if="part" class="view-title">{{ part.body.name }} <span class="scope">{{ KINDS[part.body.kind] }}, version {{ part.version }}, in {{ counted(part.scenes, 'scene') }}</span></h1>
+    <div v-if="part && shown" class="columns">
+      <div class="left">
+        <PartEditor :body="shown" :version="part.version" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
+          <template #engine="{ body }"><label class="labelled"><span>Engine</span><select class="field" :value="body.engines[0]?.engine ?? ''" @change="body.engines = ($event.target as HTMLSelectElement).value ? [{ engine: ($event.target as HTMLSelectElement).value }] : []"><option value="">the project’s usual one</option><option v-for="one in engines.newest" :key="one.id" :value="one.id">{{ one.name }}</option></select></label></template>
+        </PartEditor>
+        <details v-if="versions.length > 1">
+          <summary class="soft">{{ counted(versions.length, 'version') }}</summary>
+          <ul class="versions">
+            <li v-for="one in versions" :key="one.number"><span>{{ one.number }}</span> <span class="serif">{{ one.body.says.map(({ text }) => text).join(', ') || 'nothing said' }}</span> <time class="soft" :datetime="one.madeAt" :title="sayExactly(one.madeAt)">{{ sayWhen(one.madeAt, now) }}</time> <button v-if="one.number !== part.version" class="plain" @click="(shown = one.body), preview(one.body)">Write on from it</button></li>
+          </ul>
+        </details>
+        <p><button class="plain" @click="remove">Delete {{ part.body.name }}</button></p>
+      </div>
+      <div class="right">
+        <SceneEffects v-if="open.series.value && (previewing || offers.length)" :series="open.series.value" :offers="offers" :decides="!previewing" :busy="busy" @decide="decide" />
+        <p v-else class="soft">{{ part.scenes ? `Change something: every scene it reaches is shown here, the new text against the old, before anything is kept.` : 'No scene has it yet. Add it to a scene, under “Who is there” or “Where”.' }}</p>
+      </div>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.part {
+  display: grid;
+  gap: 10px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(380px, 0.9fr) minmax(0, 1fr);
+  gap: 36px;
+  align-items: start;
+}
+.left {
+  display: grid;
+  gap: 14px;
+}
+.versions li {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+  padding: 3px 0;
+  border-top: 1px solid var(--rule);
+}
+.serif {
+  flex: 1;
+  font-family: var(--serif);
+}
+</style>

@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import { listSeries, type SeriesSummary } from '@idolon/contract'
+import { blankScene } from '@idolon/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { call } from '../api/call.ts'
+import { onChange } from '../api/changes.ts'
+import { useActions } from '../go-to/actions.ts'
+import { useTask } from '../notices/notices.ts'
+import SavedText from '../shared/SavedText.vue'
+import { counted } from '../shared/said.ts'
+import { useProjects } from '../stores/projects.ts'
+import NewSeries from './NewSeries.vue'
+import PartsPanel from './PartsPanel.vue'
+import ScenePanel from './ScenePanel.vue'
+import SceneRows from './SceneRows.vue'
+import StoryPanel from './StoryPanel.vue'
+import { useSeries } from './use-series.ts'
+
+/** A story as scenes, with its characters, places and style beside it and the story behind it. */
+const route = useRoute()
+const router = useRouter()
+const projects = useProjects()
+const task = useTask()
+
+const all = shallowRef<SeriesSummary[]>()
+const making = ref(route.query['do'] === 'new')
+const id = computed(() => String(route.params['series'] ?? '') || undefined)
+const open = useSeries(id)
+const series = open.series
+const PANELS = [
+  { name: 'scene', title: 'Scene' },
+  { name: 'story', title: 'Story' },
+  { name: 'parts', title: 'Characters, places, style' },
+] as const
+type Panel = (typeof PANELS)[number]['name']
+const panel = ref<Panel>('scene')
+const chosenId = ref<string>()
+const scene = computed(() => series.value?.scenes.find((one) => one.id === chosenId.value) ?? series.value?.scenes[0])
+const number = computed(() => (scene.value ? open.placeOf(scene.value.id) + 1 : 0))
+
+const load = async () => {
+  all.value = await call(listSeries, { query: projects.current ? { project: projects.current.id } : {} })
+  if (!id.value && !making.value && all.value[0] && route.name === 'series') await router.replace(`/series/${all.value[0].id}`)
+}
+watch(() => [projects.current?.id, id.value], () => void task(load), { immediate: true })
+// Another project has other series.
+watch(() => projects.current?.id, (now, before) => {
+  if (before && now && series.value && series.value.projectId !== now) void router.replace('/series')
+})
+onChange((event) => {
+  if (event === 'reset' || event.kind === 'series') void load().catch(() => undefined)
+})
+watch(id, () => (chosenId.value = undefined))
+// A series of another project, opened by its address, takes the project along.
+watch(() => series.value?.id, () => {
+  const project = series.value?.projectId
+  if (project && projects.byId(project) && projects.current?.id !== project) projects.chosen = project
+})
+function choose(which: string): void {
+  chosenId.value = which
+  if (panel.value === 'parts') panel.value = 'scene'
+}
+async function addScene(): Promise<void> {
+  const which = crypto.randomUUID()
+  if (await open.add(scene.value?.id ?? null, [{ id: which, body: blankScene(), story: null }])) choose(which)
+  panel.value = 'scene'
+}
+async function made(which: string): Promise<void> {
+  making.value = false
+  await router.push(`/series/${which}`)
+}
+async function remove(): Promise<void> {
+  if (series.value && (await open.removeSeries(series.value))) await router.push('/series')
+}
+const waiting = computed(() => series.value?.scenes.filter(({ behind }) => behind.length).length ?? 0)
+const stale = computed(() => series.value?.scenes.filter((one) => one.stale).length ?? 0)
+const facts = computed(() => {
+  const whole = series.value
+  if (!whole) return ''
+  const chosen = whole.scenes.filter((one) => one.chosen).length
+  const seconds = whole.scenes.reduce((sum, { body }) => sum + body.motion.seconds, 0)
+  return [counted(whole.scenes.length, 'scene'), `${chosen} with a chosen proof`, ...(stale.value ? [`${stale.value} stale`] : []), `${Math.round(seconds)} seconds`].join(', ')
+})
+useActions(() => [
+  { name: 'Begin a series from a story', words: 'storyboard scenes picture book film', run: () => (making.value = true) },
+  ...(series.value ? [{ name: 'Add a scene to this series', words: 'shot panel page', run: () => void addScene() }] : []),
+])
+</script>
+
+<template>
+  <main class="page series">
+    <header>
+      <h1 class="view-title">Series <span class="scope">{{ projects.current ? `of ${projects.current.name}` : 'of all projects' }}</span></h1>
+      <p v-if="all?.length" class="row-actions"><button class="plain" :disabled="making" @click="making = true">A new series</button></p>
+      <nav v-if="all && (all.length > 1 || (making && all.length))" aria-label="Series" class="row-actions">
+        <RouterLink v-for="one in all" :key="one.id" :to="`/series/${one.id}`" :aria-current="one.id === id && !making ? 'page' : undefined" @click="making = false">{{ one.name }}</RouterLink>
+      </nav>
+    </header>
+    <NewSeries v-if="making" :open="open" @made="made" @leave="making = false" />
+    <div v-else-if="all && !all.length && !series" class="empty">
+      <p>A series is a story told in scenes: the same people, places and look from the first picture to the last. Give it a story and it is split into scenes, each with a prompt of its own.</p>
+      <p><button class="do" @click="making = true">Begin from a story</button></p>
+    </div>
+    <p v-else-if="open.gone.value" role="alert">There is no such series. It may be in the <RouterLink to="/bin">bin</RouterLink>.</p>
+    <template v-else-if="series">
+      <div class="named">
+        <SavedText class="name" :value="series.name" label="Name of the series" :maxlength="120" @save="$event.trim() && open.change({ name: $event })" />
+        <span class="soft">{{ facts }}</span>
+        <span class="row-actions"><button class="plain" @click="addScene">Add a scene</button><button class="plain" @click="remove">Delete the series</button></span>
+      </div>
+      <p v-if="waiting" class="waiting"><strong>{{ counted(waiting, 'scene has', 'scenes have') }} an older version of a character, place or style.</strong> <RouterLink :to="`/series/${series.id}/changes`">See what would change</RouterLink></p>
+      <div class="columns">
+        <div>
+          <SceneRows :open="open" :chosen="scene?.id" @choose="choose" />
+          <p v-if="!series.scenes.length">No scene yet. <button class="plain" @click="addScene">Add the first</button>{{ series.story ? ', or split the story again in a new series.' : '.' }}</p>
+        </div>
+        <aside>
+          <nav class="panels row-actions" aria-label="Beside the scenes"><button v-for="one in PANELS" :key="one.name" class="plain" :aria-pressed="panel === one.name" @click="panel = one.name">{{ one.title }}</button></nav>
+          <StoryPanel v-if="panel === 'story'" :open="open" :chosen="scene?.id" @choose="choose" />
+          <PartsPanel v-else-if="panel === 'parts'" :open="open" />
+          <ScenePanel v-else-if="scene" :key="scene.id" :open="open" :scene="scene" :number="number" @story="panel = 'story'" />
+        </aside>
+      </div>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.series {
+  display: grid;
+  gap: 12px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 22px;
+  align-items: baseline;
+}
+header nav {
+  flex-basis: 100%;
+}
+header nav a {
+  text-decoration: none;
+}
+header nav a[aria-current] {
+  font-weight: 600;
+  border-bottom: 2px solid var(--accent);
+}
+.empty {
+  display: grid;
+  gap: 12px;
+  max-width: 620px;
+}
+.named {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: baseline;
+}
+.name {
+  field-sizing: content;
+  min-width: 120px;
+  max-width: 100%;
+  padding: 2px 0;
+  border: 0;
+  border-bottom: 1px solid transparent;
+  background: none;
+  font-family: var(--serif);
+  font-size: 20px;
+  font-weight: 600;
+}
+.name:hover,
+.name:focus {
+  border-color: var(--rule-strong);
+}
+.waiting {
+  padding-left: 10px;
+  border-left: 3px solid var(--accent);
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(380px, 0.85fr);
+  gap: 32px;
+  align-items: start;
+}
+aside {
+  position: sticky;
+  top: 12px;
+  display: grid;
+  gap: 12px;
+  max-height: calc(100vh - 24px);
+  overflow: auto;
+  padding: 0 4px 12px 20px;
+  border-left: 1px solid var(--rule);
+}
+.panels [aria-pressed='true'] {
+  font-weight: 600;
+  text-decoration-color: var(--accent);
+  text-decoration-thickness: 2px;
+}
+@media (max-width: 1100px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr) 350px;
+    gap: 18px;
+  }
+}
+</style>

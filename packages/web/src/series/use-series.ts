@@ -1,0 +1,101 @@
+import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, putBack, readSeries, type Scene, type Series, splitScene } from '@idolon/contract'
+import type { SceneBody } from '@idolon/core'
+import { computed, type Ref, shallowRef, watch } from 'vue'
+import { onChange } from '../api/changes.ts'
+import { call } from '../api/call.ts'
+import { useNotices, useTask } from '../notices/notices.ts'
+
+/** A series that is open, and everything that is done with its scenes. Answers come whole, so that what is shown is what is kept. */
+export function useSeries(id: Ref<string | undefined>) {
+  const notices = useNotices()
+  const task = useTask()
+  const series = shallowRef<Series>()
+  const gone = shallowRef(false)
+
+  const take = (next: Series | undefined) => {
+    if (next && next.id === id.value) series.value = next
+    return next
+  }
+  const load = async () => {
+    const which = id.value
+    if (!which) {
+      series.value = undefined
+      return
+    }
+    take(await call(readSeries, { params: { series: which } }))
+  }
+  watch(
+    id,
+    () => {
+      if (series.value?.id !== id.value) series.value = undefined
+      gone.value = false
+      void task(load).then(() => (gone.value = series.value === undefined && id.value !== undefined))
+    },
+    { immediate: true },
+  )
+  let soon: ReturnType<typeof setTimeout> | undefined
+  onChange((event) => {
+    const open = series.value
+    if (event !== 'reset') {
+      const own = event.kind === 'series' ? event.seriesId === open?.id : event.kind === 'parts' ? event.projectId === open?.projectId : event.kind === 'run' || event.kind === 'proof' || event.kind === 'draft' ? open?.scenes.some(({ promptId }) => promptId === event.promptId) : false
+      if (!own) return
+    }
+    clearTimeout(soon)
+    soon = setTimeout(() => void load().catch(() => undefined), 250)
+  })
+
+  const placeOf = (scene: string) => series.value?.scenes.findIndex((one) => one.id === scene) ?? -1
+  const order = (ids: string[]) => task(async () => take(await call(changeSeries, { params: { series: series.value!.id }, body: { revision: series.value!.revision, order: ids } })))
+
+  /** Moves a scene by places; it stays within the series. */
+  function move(scene: string, by: number) {
+    const ids = series.value!.scenes.map((one) => one.id)
+    const from = ids.indexOf(scene)
+    const to = Math.min(ids.length - 1, Math.max(0, from + by))
+    if (from < 0 || to === from) return Promise.resolve(undefined)
+    ids.splice(to, 0, ...ids.splice(from, 1))
+    return order(ids)
+  }
+  const back = (kind: 'scene' | 'series', which: string) =>
+    task(async () => {
+      const entry = (await call(listBin, {})).find((one) => one.kind === kind && one.id === which)
+      if (entry) await call(putBack, { params: { kind, id: entry.id } })
+      await load()
+    })
+  return {
+    series,
+    gone,
+    load: () => task(load),
+    placeOf,
+    order,
+    move,
+    begin: (projectId: string, name: string, story: string) => task(() => call(addSeries, { body: { id: crypto.randomUUID(), projectId, name, story } })),
+    change: (change: { name?: string; story?: string; style?: string | null }) => task(async () => take(await call(changeSeries, { params: { series: series.value!.id }, body: { revision: series.value!.revision, ...change } }))),
+    add: (after: string | null, scenes: { id: string; body: SceneBody; story: Scene['story'] }[]) => task(async () => take(await call(addScenes, { params: { series: series.value!.id }, body: { after, scenes } }))),
+    changeScene: (scene: string, body: { body?: SceneBody; story?: Scene['story']; chosen?: string | null; seen?: true; anew?: true }) => task(async () => take(await call(changeScene, { params: { scene }, body }))),
+    split: (scene: string, at: number) => task(async () => take(await call(splitScene, { params: { scene }, body: { id: crypto.randomUUID(), at } }))),
+    join: (scene: string) => task(async () => take(await call(joinScene, { params: { scene } }))),
+    duplicate: (scene: string) =>
+      task(async () => {
+        const copy = crypto.randomUUID()
+        take(await call(duplicateScene, { params: { scene }, body: { id: copy } }))
+        return copy
+      }),
+    remove: (scene: Scene) =>
+      task(async () => {
+        take(await call(deleteScene, { params: { scene: scene.id } }))
+        notices.show(`“${scene.body.beat || 'The scene'}” is in the bin, with its prompt and proofs.`, { action: { label: 'Put it back', run: () => void back('scene', scene.id) } })
+      }),
+    removeSeries: (whole: Series) =>
+      task(async () => {
+        await call(deleteSeries, { params: { series: whole.id } })
+        notices.show(`“${whole.name}” is in the bin, with its scenes. Its characters, places and style stay.`, { action: { label: 'Put it back', run: () => void back('series', whole.id) } })
+        return true
+      }),
+    partOf: (part: string) => series.value?.parts.find((one) => one.id === part),
+    characters: computed(() => series.value?.parts.filter(({ body }) => body.kind === 'character') ?? []),
+    places: computed(() => series.value?.parts.filter(({ body }) => body.kind === 'place') ?? []),
+    styles: computed(() => series.value?.parts.filter(({ body }) => body.kind === 'style') ?? []),
+  }
+}
+export type OpenSeries = ReturnType<typeof useSeries>
