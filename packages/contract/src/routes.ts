@@ -22,7 +22,7 @@ import { addComments, compareProofs, listClientSheets, makeClientSheet, readShee
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteManner, listManners, saveManner } from './manner.ts'
 import { addPart, deletePart, listParts, readPart, savePartVersion } from './part.ts'
-import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, readSceneOffers, readSeries, splitScene, splitStory, takeSceneOffers } from './series.ts'
+import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readSceneOffers, readSeries, runScenes, splitScene, splitStory, takeSceneOffers } from './series.ts'
 import { goOnWithTrial, listTrials, readTrial, startTrial, stopTrial } from './trial.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
@@ -96,6 +96,8 @@ export const ROUTES = [
   readSceneOffers,
   previewPart,
   takeSceneOffers,
+  priceScenes,
+  runScenes,
   listTemplates,
   readTemplateWhole,
   addTemplate,

@@ -2,6 +2,7 @@ import { Mark, PartBody, SceneBody } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { Part } from './part.ts'
 import { closed, Id, Instant, orNull, plainText } from './primitives.ts'
+import { Amount } from './project.ts'
 import { Picture, Proof } from './proof.ts'
 import { route } from './route.ts'
 
@@ -38,6 +39,7 @@ export const Scene = Type.Object(
     behind: Type.Array(Behind),
     overrides: Type.Array(Type.Object({ part: Id, ...Override.properties }), { description: 'Phrases that a part gives and that are written otherwise here, or not said.' }),
     chosen: orNull(Proof),
+    newest: orNull(Proof, { description: 'Its newest proof, where that is not the chosen one.' }),
     stale: Type.Boolean({ description: 'The chosen proof was made from other words than the scene has now.' }),
     proofs: Type.Integer(),
     coming: Type.Integer({ description: 'Proofs that were asked for and have not come.' }),
@@ -132,4 +134,22 @@ export const takeSceneOffers = route({
   params,
   body: Type.Object({ take: Type.Array(Type.Object({ sceneId: Id, partId: Id, revision: Type.Integer({ minimum: 0 }) }, closed), { maxItems: 2_000 }), leave: Type.Array(Type.Object({ sceneId: Id, partId: Id }, closed), { maxItems: 2_000 }) }, closed),
   answer: Type.Object({ taken: Type.Integer(), passedOver: Type.Array(plainText(300)), series: Series }),
+})
+export const priceScenes = route({
+  id: 'priceScenes',
+  method: 'post',
+  path: '/api/series/:series/price',
+  summary: 'What a try of some scenes of a series would cost, all together, with their own engines and settings. Nothing is asked for.',
+  params,
+  body: Type.Object({ scenes: Type.Array(Id, { minItems: 1, maxItems: MAX_SERIES_SCENES }) }, closed),
+  answer: Type.Object({ costs: Type.Array(Amount), proofs: Type.Integer() }),
+})
+export const runScenes = route({
+  id: 'runScenes',
+  method: 'post',
+  path: '/api/series/:series/run',
+  summary: 'Tries some scenes of a series together: all of them, or, over the ceiling or with a text that has changed meanwhile, none. Each run has the id given: sending it twice asks once.',
+  params,
+  body: Type.Object({ scenes: Type.Array(Type.Object({ sceneId: Id, run: Id, revision: Type.Integer({ minimum: 0 }) }, closed), { minItems: 1, maxItems: MAX_SERIES_SCENES }) }, closed),
+  answer: Series,
 })

@@ -38,6 +38,7 @@ import { Runs } from './runs/service.ts'
 import { Sealer } from './security/sealed.ts'
 import { Secrets } from './security/secrets.ts'
 import { SceneOffers } from './series/offers.ts'
+import { SceneRuns } from './series/run-scenes.ts'
 import { Scenes } from './series/scenes.ts'
 import { SeriesService } from './series/service.ts'
 import type { ServerSettings } from './settings.ts'
@@ -91,6 +92,7 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
     const pieces = new Channel(settings.databaseUrl, { channel: PIECES_CHANNEL, name: 'idolon answers', heard: (id) => turnStreams.heard(id), again: () => turnStreams.lookAtAll() })
     await pieces.open()
     closers.push(() => pieces.close())
+    const runs = new Runs(db, engines, queue)
     let port = settings.port
     const app = createApp(
       {
@@ -105,7 +107,7 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
         prompts: new Prompts(db, engines),
         drafts: new Drafts(db),
         versions: new Versions(db),
-        runs: new Runs(db, engines, queue),
+        runs,
         proofs,
         judging,
         asides: new Asides(db),
@@ -124,6 +126,7 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
         series: new SeriesService(db, engines),
         scenes: new Scenes(db, engines),
         sceneOffers: new SceneOffers(db, engines),
+        sceneRuns: new SceneRuns(db, runs),
         shelf: new Shelf(db),
         imports: new Imports(db, index),
         sameness: new Sameness(db, meaning),

@@ -113,6 +113,7 @@ import type { Manners } from '../manners/service.ts'
 import { partRoutes } from '../parts/routes.ts'
 import type { Parts } from '../parts/service.ts'
 import type { SceneOffers } from '../series/offers.ts'
+import type { SceneRuns } from '../series/run-scenes.ts'
 import { seriesRoutes } from '../series/routes.ts'
 import type { Scenes } from '../series/scenes.ts'
 import type { SeriesService } from '../series/service.ts'
@@ -181,6 +182,7 @@ export interface Services {
   series: SeriesService
   scenes: Scenes
   sceneOffers: SceneOffers
+  sceneRuns: SceneRuns
   shelf: Shelf
   imports: Imports
   sameness: Sameness
@@ -367,7 +369,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   trialRoutes(on, services.trials)
   mannerRoutes(on, services.manners)
   partRoutes(on, services.parts)
-  seriesRoutes(on, services.series, services.scenes, services.sceneOffers)
+  seriesRoutes(on, services.series, services.scenes, services.sceneOffers, services.sceneRuns)
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)

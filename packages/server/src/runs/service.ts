@@ -64,6 +64,29 @@ export class Runs {
     return this.read(asked.id)
   }
 
+  /** Several runs in one transaction: all of them, or none. */
+  async startAll(actor: Actor, runs: readonly { promptId: string; asked: Asked }[]): Promise<void> {
+    const reader = await promptReader()
+    const known = (await this.engines.list()).map(({ profile }) => profile)
+    await this.db.transaction(async (trx) => {
+      for (const { promptId, asked } of runs) {
+        const ground = await groundOf(trx, promptId, asked, known, 'runs')
+        if (!ground) continue
+        const { draft } = ground
+        await this.#askForProofs(trx, actor, ground, asked, { reading: reader.read(draft.text, fixedFacetsOf(draft.marks)), words: reader.words })
+        await recordEvent(trx, { kind: 'run', promptId, projectId: ground.projectId, runId: asked.id })
+      }
+    })
+  }
+
+  /** What a try of drafts would cost, and how many proofs it would bring. */
+  async price(drafts: readonly Draft[]): Promise<{ costs: { unit: string; amount: number }[]; proofs: number }> {
+    const reader = await promptReader()
+    const known = (await this.engines.list()).map(({ profile }) => profile)
+    const plans = await Promise.all(drafts.map(async (draft) => planRun(draft, await enginesToAsk(this.engines, known, draft.engines), { reading: reader.read(draft.text, fixedFacetsOf(draft.marks)), words: reader.words }, 1, undefined)))
+    return { costs: sumByUnit(plans.flat().map(({ profile, cost }) => ({ unit: profile.costUnit, amount: cost }))), proofs: plans.flat().length }
+  }
+
   async #askForProofs(trx: Knex.Transaction, actor: Actor, ground: Ground, { seed, sweep }: Asked, read: ReadDraft): Promise<void> {
     const { draft } = ground
     const engines = await enginesToAsk(this.engines, ground.known, draft.engines)

@@ -1,4 +1,4 @@
-import { addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, putBack, readPrompt, readSceneOffers, readSeries, savePartVersion, type Series, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
+import { addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, priceScenes, putBack, readPrompt, readRun, readSceneOffers, readSeries, runScenes, savePartVersion, type Series, setMoney, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
 import { blankPart, blankScene, type PartBody, type SceneBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -74,6 +74,24 @@ describe('a series', () => {
     expect(after.scenes[0]).toMatchObject({ stale: true, behind: [], text: expect.stringContaining('with two black braids in a floury apron') as string })
     expect(after.scenes[0]!.chosen!.output.text).toContain('grey braid')
     expect(await server.call(readSceneOffers, { params: { series: id } })).toEqual([])
+  })
+
+  it('tries scenes together: all of them or, over the ceiling, none; what comes lands at its scene', async () => {
+    const { id, projectId, series } = await begun()
+    const list = series.scenes.map((scene) => ({ sceneId: scene.id, run: randomUUID(), revision: scene.revision }))
+    const { costs, proofs } = await server.call(priceScenes, { params: { series: id }, body: { scenes: list.map(({ sceneId }) => sceneId) } })
+    expect(proofs).toBeGreaterThan(1)
+    const money = (amount: number) => server.call(setMoney, { params: { project: projectId }, body: { currency: 'EUR', rates: [], ceiling: { unit: costs[0]!.unit, amount } } })
+    const run = () => server.ask(runScenes, { params: { series: id }, body: { scenes: list } })
+    await money(costs[0]!.amount - 1)
+    expect((await run()).body).toMatchObject({ type: '/problems/over-ceiling' })
+    expect((await server.call(readSeries, { params: { series: id } })).scenes.map(({ coming }) => coming)).toEqual([0, 0])
+    await money(costs[0]!.amount)
+    expect((await run()).status).toBe(200)
+    expect((await run()).status).toBe(200)
+    for (const one of list) await server.ended(await server.call(readRun, { params: { run: one.run } }))
+    const after = await server.call(readSeries, { params: { series: id } })
+    expect(after.scenes.map(({ proofs: n, coming, newest }) => [n, coming, newest?.state])).toEqual([[proofs / 2, 0, 'stored'], [proofs / 2, 0, 'stored']])
   })
 
   it('takes passages along with the story, and says which scenes a rewriting touches', async () => {

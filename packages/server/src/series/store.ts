@@ -75,8 +75,10 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
   const [rows, parts, now] = await Promise.all([sceneRows(db, { series: id }), partsIn(db, { project: series.project_id }), partsNow(db, series.project_id)])
   const chosenIds = rows.flatMap(({ chosen }) => chosen ?? [])
   const used = rows.flatMap(({ draft }) => [...versionsUsed(draft)])
-  const [chosen, versions, counts, bodies] = await Promise.all([
-    proofsById(db, chosenIds),
+  const { rows: newest } = await db.raw<{ rows: { prompt_id: string; id: string }[] }>(`select distinct on (prompt_id) prompt_id, id from proofs where prompt_id = any(?) and state = 'stored' and deleted_at is null order by prompt_id, stored_at desc, id`, [rows.map(({ prompt_id }) => prompt_id)])
+  const newestOf = new Map(newest.map((one) => [one.prompt_id, one.id]))
+  const [proofs, versions, counts, bodies] = await Promise.all([
+    proofsById(db, [...new Set([...chosenIds, ...newestOf.values()])]),
     db('versions').join('proofs', 'proofs.version_id', 'versions.id').whereIn('proofs.id', chosenIds).select<{ id: string; body: VersionBody }[]>('proofs.id', 'versions.body'),
     db('proofs')
       .whereIn('prompt_id', rows.map(({ prompt_id }) => prompt_id))
@@ -88,7 +90,8 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
   const made = new Map(versions.map(({ id: proof, body }) => [proof, body]))
   const counted = new Map(counts.map((count) => [count.prompt_id, count]))
   const scenes = rows.map((row): Scene => {
-    const proof = row.chosen ? (chosen.get(row.chosen) ?? null) : null
+    const proof = row.chosen ? (proofs.get(row.chosen) ?? null) : null
+    const last = newestOf.get(row.prompt_id)
     const version = row.chosen ? made.get(row.chosen) : undefined
     const behind = [...versionsUsed(row.draft)].filter(([part, number]) => (now.get(part)?.version ?? number) > number).map(([part, version]) => ({ part, version }))
     return {
@@ -108,6 +111,7 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
       behind,
       overrides: overridesOf(row, bodies, now),
       chosen: proof,
+      newest: last && last !== proof?.id ? (proofs.get(last) ?? null) : null,
       stale: proof !== null && version !== undefined && !saysTheSame(version, row.draft),
       proofs: counted.get(row.prompt_id)?.stored ?? 0,
       coming: counted.get(row.prompt_id)?.coming ?? 0,

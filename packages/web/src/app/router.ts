@@ -17,6 +17,7 @@ export const router = createRouter({
     { path: '/shelf/manners/:manner?', name: 'manners', component: () => import('../manners/MannersView.vue'), meta: { title: 'Manners' } },
     { path: '/shelf/in/:import?', name: 'bring-in', component: () => import('../imports/ImportView.vue'), meta: { title: 'Bring prompts in' } },
     { path: '/series/:series?', name: 'series', component: () => import('../series/SeriesView.vue'), meta: { title: 'Series' } },
+    { path: '/series/:series/play', name: 'played', component: () => import('../series/PlayView.vue'), meta: { title: 'Played' } },
     { path: '/series/:series/changes', name: 'series-changes', component: () => import('../series/ChangesView.vue'), meta: { title: 'What has changed' } },
     { path: '/series/:series/parts/:part', name: 'part', component: () => import('../series/PartView.vue'), meta: { title: 'Characters, places, style' } },
     { path: '/references/:reference?', name: 'references', component: () => import('../references/ReferencesView.vue'), meta: { title: 'References' } },

@@ -16,13 +16,14 @@ watch(() => props.open.series.value?.scenes, (scenes) => (rows.value = [...(scen
 const nameOf = (part: string) => props.open.partOf(part)?.body.name ?? 'in the bin'
 const castOf = ({ body }: Scene) => body.cast.map(({ part }) => nameOf(part)).join(', ')
 const whereOf = ({ body }: Scene) => [body.place ? nameOf(body.place.part) : body.where, body.moment].filter(Boolean).join(', ')
-function stateOf({ behind, stale, touched, apart, overrides, coming, chosen, proofs }: Scene): { text: string; wants: boolean }[] {
+function stateOf({ behind, stale, touched, apart, overrides, coming, chosen, newest, proofs }: Scene): { text: string; wants: boolean }[] {
   return [
     ...(coming ? [{ text: `${counted(coming, 'proof')} to come`, wants: false }] : []),
     ...(behind.length ? [{ text: `${behind.map(({ part }) => nameOf(part)).join(', ')} changed since`, wants: true }] : []),
     ...(stale ? [{ text: 'chosen proof is stale', wants: true }] : []),
     ...(touched ? [{ text: 'its passage was rewritten', wants: true }] : []),
     ...(apart ? [{ text: 'a change waits', wants: true }] : []),
+    ...(chosen && newest && newest.storedAt! > chosen.storedAt! ? [{ text: 'a newer proof', wants: false }] : []),
     ...(overrides.length ? [{ text: counted(overrides.length, 'override'), wants: false }] : []),
     ...(!chosen ? [{ text: proofs ? `${counted(proofs, 'proof')}, none chosen` : 'not tried yet', wants: false }] : []),
   ]

@@ -12,6 +12,7 @@ import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import NewSeries from './NewSeries.vue'
 import PartsPanel from './PartsPanel.vue'
+import RunSeries from './RunSeries.vue'
 import ScenePanel from './ScenePanel.vue'
 import SceneRows from './SceneRows.vue'
 import StoryPanel from './StoryPanel.vue'
@@ -32,6 +33,7 @@ const PANELS = [
   { name: 'scene', title: 'Scene' },
   { name: 'story', title: 'Story' },
   { name: 'parts', title: 'Characters, places, style' },
+  { name: 'run', title: 'Try' },
 ] as const
 type Panel = (typeof PANELS)[number]['name']
 const panel = ref<Panel>('scene')
@@ -59,7 +61,7 @@ watch(() => series.value?.id, () => {
 })
 function choose(which: string): void {
   chosenId.value = which
-  if (panel.value === 'parts') panel.value = 'scene'
+  if (panel.value === 'parts' || panel.value === 'run') panel.value = 'scene'
 }
 async function addScene(): Promise<void> {
   const which = crypto.randomUUID()
@@ -107,7 +109,7 @@ useActions(() => [
       <div class="named">
         <SavedText class="name" :value="series.name" label="Name of the series" :maxlength="120" @save="$event.trim() && open.change({ name: $event })" />
         <span class="soft">{{ facts }}</span>
-        <span class="row-actions"><button class="plain" @click="addScene">Add a scene</button><button class="plain" @click="remove">Delete the series</button></span>
+        <span class="row-actions"><RouterLink v-if="series.scenes.length" :to="`/series/${series.id}/play`">Play it</RouterLink><button class="plain" @click="addScene">Add a scene</button><button class="plain" @click="remove">Delete the series</button></span>
       </div>
       <p v-if="waiting" class="waiting"><strong>{{ counted(waiting, 'scene has', 'scenes have') }} an older version of a character, place or style.</strong> <RouterLink :to="`/series/${series.id}/changes`">See what would change</RouterLink></p>
       <div class="columns">
@@ -119,6 +121,7 @@ useActions(() => [
           <nav class="panels row-actions" aria-label="Beside the scenes"><button v-for="one in PANELS" :key="one.name" class="plain" :aria-pressed="panel === one.name" @click="panel = one.name">{{ one.title }}</button></nav>
           <StoryPanel v-if="panel === 'story'" :open="open" :chosen="scene?.id" @choose="choose" />
           <PartsPanel v-else-if="panel === 'parts'" :open="open" />
+          <RunSeries v-else-if="panel === 'run'" :open="open" />
           <ScenePanel v-else-if="scene" :key="scene.id" :open="open" :scene="scene" :number="number" @story="panel = 'story'" />
         </aside>
       </div>

@@ -1,0 +1,32 @@
+import type { AnswerOf, priceScenes, Series } from '@idolon/contract'
+import type { Actor } from '../actor.ts'
+import type { Database } from '../database/connect.ts'
+import { notFound } from '../http/problem.ts'
+import type { Runs } from '../runs/service.ts'
+import { sceneRows, wholeSeries } from './store.ts'
+
+/** Tries scenes of a series together, under one cost. */
+export class SceneRuns {
+  constructor(
+    private readonly db: Database,
+    private readonly runs: Runs,
+  ) {}
+
+  async price(seriesId: string, scenes: readonly string[]): Promise<AnswerOf<typeof priceScenes>> {
+    const rows = await this.#rows(seriesId, scenes)
+    return this.runs.price(rows.map(({ draft }) => draft))
+  }
+
+  async run(actor: Actor, seriesId: string, scenes: readonly { sceneId: string; run: string; revision: number }[]): Promise<Series> {
+    const rows = new Map((await this.#rows(seriesId, scenes.map(({ sceneId }) => sceneId))).map((row) => [row.id, row]))
+    await this.runs.startAll(actor, scenes.map(({ sceneId, run, revision }) => ({ promptId: rows.get(sceneId)!.prompt_id, asked: { id: run, revision } })))
+    return (await wholeSeries(this.db, seriesId))!
+  }
+
+  async #rows(seriesId: string, scenes: readonly string[]) {
+    const wanted = new Set(scenes)
+    const rows = (await sceneRows(this.db, { series: seriesId })).filter(({ id }) => wanted.has(id))
+    if (rows.length < wanted.size) throw notFound('scene of this series')
+    return rows
+  }
+}
