@@ -22,7 +22,7 @@ import { addComments, compareProofs, listClientSheets, makeClientSheet, readShee
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteManner, listManners, saveManner } from './manner.ts'
 import { addPart, deletePart, listParts, readPart, savePartVersion } from './part.ts'
-import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readSceneOffers, readSeries, runScenes, splitScene, splitStory, takeSceneOffers } from './series.ts'
+import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, takeSceneOffers } from './series.ts'
 import { goOnWithTrial, listTrials, readTrial, startTrial, stopTrial } from './trial.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
@@ -98,6 +98,7 @@ export const ROUTES = [
   takeSceneOffers,
   priceScenes,
   runScenes,
+  readContinuity,
   listTemplates,
   readTemplateWhole,
   addTemplate,

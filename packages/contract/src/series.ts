@@ -1,4 +1,4 @@
-import { Mark, PartBody, SceneBody } from '@idolon/core'
+import { Mark, PartBody, SceneBody, Slip } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { Part } from './part.ts'
 import { closed, Id, Instant, orNull, plainText } from './primitives.ts'
@@ -153,3 +153,7 @@ export const runScenes = route({
   body: Type.Object({ scenes: Type.Array(Type.Object({ sceneId: Id, run: Id, revision: Type.Integer({ minimum: 0 }) }, closed), { minItems: 1, maxItems: MAX_SERIES_SCENES }) }, closed),
   answer: Series,
 })
+/** A slip with the scenes by their ids; a fix that edits a draft fits the revision it names. */
+export const SeriesSlip = Type.Composite([Type.Omit(Slip, ['scene', 'against']), Type.Object({ sceneId: Id, againstId: Type.Optional(Id), revision: Type.Integer() })], { title: 'SeriesSlip' })
+export type SeriesSlip = Static<typeof SeriesSlip>
+export const readContinuity = route({ id: 'readContinuity', method: 'get', path: '/api/series/:series/continuity', summary: 'Where a series does not hold together, each with its reason and, where there is one, a fix. Chosen proofs that are not read yet are read first.', params, answer: Type.Object({ slips: Type.Array(SeriesSlip), unread: Type.Integer({ description: 'Chosen proofs still to be read.' }) }) })

@@ -86,3 +86,4 @@ export { ASPECTS, type Aspect, blankPart, freeKey, givenBy, PART_KINDS, PartBody
 export { blankScene, CAMERA_MOVES, CameraMove, PartUse, SceneBody } from './series/scene.ts'
 export { changesBetween } from './draft/rebase.ts'
 export { beginnings, MOVES, sceneAt, transformOf } from './series/motion.ts'
+export { Slip, type SlipKind, SLIPS } from './series/continuity/slip.ts'

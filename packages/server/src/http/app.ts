@@ -369,7 +369,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   trialRoutes(on, services.trials)
   mannerRoutes(on, services.manners)
   partRoutes(on, services.parts)
-  seriesRoutes(on, services.series, services.scenes, services.sceneOffers, services.sceneRuns)
+  seriesRoutes(on, db, services.series, services.scenes, services.sceneOffers, services.sceneRuns)
 
   turnStreams.routes(app)
   ledgerRoutes(app, db)

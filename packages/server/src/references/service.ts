@@ -23,7 +23,7 @@ const MOST_PAST = 200
 export const READINGS_CHANNEL = 'idolon_readings'
 
 /** Asks for a picture to be read, once, and wakes whoever reads. */
-async function askForReading(trx: Knex.Transaction, picture: string): Promise<void> {
+export async function askForReading(trx: Knex.Transaction, picture: string): Promise<void> {
   await trx('picture_readings').insert({ picture, maker: READING_MAKER, stage: 'asked' }).onConflict('picture').ignore()
   await trx.raw('select pg_notify(?, ?)', [READINGS_CHANNEL, picture])
 }

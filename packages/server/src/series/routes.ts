@@ -1,11 +1,13 @@
-import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readSceneOffers, readSeries, runScenes, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
+import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
 import type { Register } from '../http/register.ts'
+import type { Database } from '../database/connect.ts'
+import { continuity } from './continuity.ts'
 import type { SceneOffers } from './offers.ts'
 import type { SceneRuns } from './run-scenes.ts'
 import type { Scenes } from './scenes.ts'
 import type { SeriesService } from './service.ts'
 
-export function seriesRoutes(on: Register, series: SeriesService, scenes: Scenes, offers: SceneOffers, runs: SceneRuns): void {
+export function seriesRoutes(on: Register, db: Database, series: SeriesService, scenes: Scenes, offers: SceneOffers, runs: SceneRuns): void {
   on(listSeries, ({ query }) => series.list(query.project))
   on(addSeries, ({ actor, body }) => series.add(actor, body))
   on(readSeries, ({ params }) => series.read(params.series))
@@ -24,6 +26,7 @@ export function seriesRoutes(on: Register, series: SeriesService, scenes: Scenes
   on(readSceneOffers, ({ params }) => offers.list(params.series))
   on(previewPart, ({ params, body }) => offers.list(params.series, body))
   on(takeSceneOffers, ({ actor, params, body }) => offers.take(actor, params.series, body))
+  on(readContinuity, ({ params }) => continuity(db, params.series))
   on(priceScenes, ({ params, body }) => runs.price(params.series, body.scenes))
   on(runScenes, ({ actor, params, body }) => runs.run(actor, params.series, body.scenes))
 }

@@ -1,4 +1,4 @@
-import { addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, priceScenes, putBack, readPrompt, readRun, readSceneOffers, readSeries, runScenes, savePartVersion, type Series, setMoney, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
+import { addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, priceScenes, putBack, readContinuity, readPrompt, readRun, readSceneOffers, readSeries, runScenes, savePartVersion, type Series, setMoney, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
 import { blankPart, blankScene, type PartBody, type SceneBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -92,6 +92,18 @@ describe('a series', () => {
     for (const one of list) await server.ended(await server.call(readRun, { params: { run: one.run } }))
     const after = await server.call(readSeries, { params: { series: id } })
     expect(after.scenes.map(({ proofs: n, coming, newest }) => [n, coming, newest?.state])).toEqual([[proofs / 2, 0, 'stored'], [proofs / 2, 0, 'stored']])
+  })
+
+  it('says where it does not hold together, with a fix that holds', async () => {
+    const { id, series } = await begun()
+    expect((await server.call(readContinuity, { params: { series: id } })).slips).toEqual([])
+    const [first, second] = series.scenes
+    await server.call(changeScene, { params: { scene: second!.id }, body: { body: { ...second!.body, moment: 'noon' } } })
+    await server.call(changeScene, { params: { scene: first!.id }, body: { body: { ...first!.body, moment: 'evening' } } })
+    const { slips } = await server.call(readContinuity, { params: { series: id } })
+    expect(slips).toMatchObject([{ kind: 'time', sceneId: second!.id, againstId: first!.id, reason: 'It is noon after evening, and nothing says that it is another day.' }])
+    await server.call(changeScene, { params: { scene: second!.id }, body: { body: slips[0]!.fix!.body! } })
+    expect((await server.call(readContinuity, { params: { series: id } })).slips).toEqual([])
   })
 
   it('takes passages along with the story, and says which scenes a rewriting touches', async () => {

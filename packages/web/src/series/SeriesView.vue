@@ -10,6 +10,7 @@ import { useTask } from '../notices/notices.ts'
 import SavedText from '../shared/SavedText.vue'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import ContinuityPanel from './ContinuityPanel.vue'
 import NewSeries from './NewSeries.vue'
 import PartsPanel from './PartsPanel.vue'
 import RunSeries from './RunSeries.vue'
@@ -32,7 +33,8 @@ const series = open.series
 const PANELS = [
   { name: 'scene', title: 'Scene' },
   { name: 'story', title: 'Story' },
-  { name: 'parts', title: 'Characters, places, style' },
+  { name: 'parts', title: 'Parts' },
+  { name: 'continuity', title: 'Continuity' },
   { name: 'run', title: 'Try' },
 ] as const
 type Panel = (typeof PANELS)[number]['name']
@@ -121,6 +123,7 @@ useActions(() => [
           <nav class="panels row-actions" aria-label="Beside the scenes"><button v-for="one in PANELS" :key="one.name" class="plain" :aria-pressed="panel === one.name" @click="panel = one.name">{{ one.title }}</button></nav>
           <StoryPanel v-if="panel === 'story'" :open="open" :chosen="scene?.id" @choose="choose" />
           <PartsPanel v-else-if="panel === 'parts'" :open="open" />
+          <ContinuityPanel v-else-if="panel === 'continuity'" :open="open" @choose="(chosenId = $event), (panel = 'scene')" />
           <RunSeries v-else-if="panel === 'run'" :open="open" />
           <ScenePanel v-else-if="scene" :key="scene.id" :open="open" :scene="scene" :number="number" @story="panel = 'story'" />
         </aside>

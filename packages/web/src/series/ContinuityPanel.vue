@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { readContinuity, saveEdits, type SeriesSlip } from '@idolon/contract'
+import type { SlipKind } from '@idolon/core'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { call } from '../api/call.ts'
+import { useTask } from '../notices/notices.ts'
+import { counted } from '../shared/said.ts'
+import type { OpenSeries } from './use-series.ts'
+
+/** Where the series does not hold together: a line each with its reason, the scene it shows in, and what would mend it. */
+const props = defineProps<{ open: OpenSeries }>()
+const emit = defineEmits<{ choose: [scene: string] }>()
+const task = useTask()
+const NAMES: Record<SlipKind, string> = { trait: 'Always said', dress: 'Dress', time: 'Time of day', season: 'Season', weather: 'Weather', place: 'Place', absent: 'Missing', alike: 'Too alike', direction: 'Direction', style: 'Style', engine: 'Engine', 'aspect-ratio': 'Aspect ratio', framing: 'Framing', palette: 'Colours', key: 'Light and dark', medium: 'Kind of picture' }
+const slips = shallowRef<SeriesSlip[]>()
+const unread = ref(0)
+const busy = ref(false)
+let again: ReturnType<typeof setTimeout> | undefined
+const load = async () => {
+  const id = props.open.series.value?.id
+  if (!id) return
+  const found = await task(() => call(readContinuity, { params: { series: id } }))
+  if (!found) return
+  slips.value = found.slips
+  unread.value = found.unread
+  clearTimeout(again)
+  if (found.unread) again = setTimeout(() => void load(), 1_500)
+}
+onScopeDispose(() => clearTimeout(again))
+watch(() => props.open.series.value, () => void load(), { immediate: true })
+const numberOf = (scene: string) => props.open.placeOf(scene) + 1
+const byScene = computed(() => {
+  const groups = new Map<string, SeriesSlip[]>()
+  for (const slip of slips.value ?? []) groups.set(slip.sceneId, [...(groups.get(slip.sceneId) ?? []), slip])
+  return [...groups].sort(([a], [b]) => numberOf(a) - numberOf(b))
+})
+const sceneOf = (id: string) => props.open.series.value?.scenes.find((scene) => scene.id === id)
+async function mend({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
+  const scene = sceneOf(sceneId)
+  if (!fix || !scene) return
+  busy.value = true
+  if (fix.body) await props.open.changeScene(sceneId, { body: fix.body })
+  else if (fix.edit) {
+    const { edit } = fix
+    await task(() => call(saveEdits, { params: { prompt: scene.promptId }, body: { client: crypto.randomUUID(), first: 1, base: revision, edits: [edit] } }))
+    await props.open.load()
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <section class="continuity" aria-label="Continuity">
+    <p role="status"><template v-if="!slips">Looking through the scenes …</template><strong v-else>{{ slips.length ? `${counted(slips.length, 'place')} where it does not hold together` : 'It holds together' }}</strong><span v-if="unread" class="soft"> {{ counted(unread, 'chosen proof') }} still being looked at.</span></p>
+    <p v-if="slips && !slips.length" class="soft">Traits, dress, time, seasons, weather, places, directions, style, engine and framing agree from scene to scene, and so do the chosen proofs that were looked at.</p>
+    <div v-for="[scene, list] in byScene" :key="scene" class="of-scene">
+      <p><button class="plain strong" @click="emit('choose', scene)">Scene {{ numberOf(scene) }}</button> <span class="soft">{{ sceneOf(scene)?.body.beat }}</span></p>
+      <ul>
+        <li v-for="(slip, i) in list" :key="i"><span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }} <button v-if="slip.fix" class="plain" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</button></li>
+      </ul>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.continuity {
+  display: grid;
+  gap: 12px;
+}
+.of-scene {
+  display: grid;
+  gap: 2px;
+}
+li {
+  padding: 4px 0 4px 10px;
+  border-left: 2px solid var(--rule-strong);
+}
+.kind {
+  margin-right: 4px;
+  color: var(--soft);
+  font-size: 12.5px;
+}
+</style>
