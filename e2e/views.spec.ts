@@ -14,7 +14,13 @@ async function addresses(): Promise<[string, string][]> {
   const { proofs } = await api<SheetAnswer>('GET', `/api/sheet?prompt=${prompt?.id ?? ''}`)
   const ids = proofs.slice(0, 3).map(({ id }) => id).join(',')
   const file = (await (await fetch(`${process.env['E2E_ADDRESS'] ?? ''}/api/imports?name=birds.csv`, { method: 'POST', body: 'Name,Prompt,Topics\nOwl,an owl at dusk,night\nAgain,an owl at dusk,\nEmpty,,\n' })).json()) as { id: string }
+  const [series] = (await api<{ id: string; name: string }[]>('GET', '/api/series')).filter(({ name }) => name === 'The Lantern Bees')
+  const { parts } = await api<{ parts: { id: string; body: { name: string } }[] }>('GET', `/api/series/${series?.id ?? ''}`)
   return [
+    ['Series', `/series/${series?.id ?? ''}`],
+    ['A character', `/series/${series?.id ?? ''}/parts/${parts.find(({ body }) => body.name === 'Corin')?.id ?? ''}`],
+    ['What has changed', `/series/${series?.id ?? ''}/changes`],
+    ['Played', `/series/${series?.id ?? ''}/play`],
     ['Begin', '/'],
     ['Desk', `/desk/${prompt?.id}`],
     ['Proofs', '/proofs'],
@@ -68,6 +74,13 @@ test('axe finds nothing to fault in any view, nor in the contrasts of its dark t
     await expect(page.getByRole('main')).toBeVisible()
     await page.waitForTimeout(600)
     await look(name)
+    if (name === 'Series') {
+      for (const panel of ['Story', 'Parts', 'Continuity', 'Try']) {
+        await page.getByRole('button', { name: panel, exact: true }).click()
+        await page.waitForTimeout(500)
+        await look(`Series, ${panel}`)
+      }
+    }
     if (name === 'Helpers') {
       await page.getByRole('button', { name: 'One word', exact: true }).click()
       await look('Helpers, a case')

@@ -35,6 +35,13 @@ describe('a scene is composed', () => {
     expect([leaveOut, settings]).toEqual([['hat'], { aspectRatio: '3:2', seed: 7 }])
   })
 
+  it('with the words that tie a place and a time, where they do not say them themselves', () => {
+    const ends = (moment: string, where: string) => composeScene({ ...scene, moment, where, framing: '' }, { ...parts, place: null, style: null }, words).text.split('riveted brass')[1]
+    expect(ends('grey morning', 'inside a mill')).toBe(', inside a mill, on a grey morning.')
+    expect(ends('dusk, late autumn', 'village street')).toBe(', on a village street, at dusk, late autumn.')
+    expect(ends('the next morning', '')).toBe(', on the next morning.')
+  })
+
   it('as a list for an engine that reads keywords', () => {
     expect(compose({}, true).text).toBe('an old beekeeper with a cropped white beard in a waxed coat holds a lantern up to a clockwork heron of riveted brass, a mossy stone bridge with an iron railing, night, low angle, gouache illustration, muted ochre and slate')
   })

@@ -41,11 +41,14 @@ function namesOf({ name, also, kind }: PartBody): string[] {
   return [...new Set([...whole, ...parts])].sort((a, b) => b.length - a.length)
 }
 
+/** It says by itself how it is placed: “inside a tower”, “the next morning”. */
+const PLACED = /^(?:in|on|at|under|inside|outside|by|near|above|below|beside|behind|over|through|across|along|during|before|after|just|one|next|that)\b/i
+
 /** What a part gives as a text says it: without a stop, what somebody is with the article it wants. */
 export function shownBy(body: PartBody, variants: readonly string[], words: WordTable): Given[] {
   return givenBy(body, variants).map(({ key, text }, i) => {
     const said = text.trim().replace(/[.,;]+$/, '')
-    return { key, text: i === 0 && body.kind !== 'style' && wantsArticle(said, words) ? `${articleFor(said)} ${said}` : said }
+    return { key, text: i === 0 && body.kind !== 'style' && !PLACED.test(said) && wantsArticle(said, words) ? `${articleFor(said)} ${said}` : said }
   })
 }
 
@@ -115,8 +118,9 @@ function saidOut(own: string, { cast, place }: SceneParts, leave: LeftOut, words
     at = end
     const whole = described(use.kind, use.part, use.variants, leave, words)
     if (owns || said.has(use.part.id) || lengthOf(whole) === 0) {
-      const short = lengthOf(whole) === 0 ? own.slice(start, end).replace(/['’]s$/, '') : spokenOfAgain(use.part.body)
-      pieces.push({ text: short, from: { kind: use.kind, part: use.part, key: 'again' } }, ...(owns ? [{ text: '’s' }] : []))
+      // Who says nothing yet is called by name, as the words do.
+      if (lengthOf(whole) === 0) pieces.push({ text: own.slice(start, end) })
+      else pieces.push({ text: spokenOfAgain(use.part.body), from: { kind: use.kind, part: use.part, key: 'again' } }, ...(owns ? [{ text: '’s' }] : []))
     } else {
       pieces.push(...whole)
       said.add(use.part.id)
@@ -149,17 +153,19 @@ export function composeScene(scene: SceneBody, parts: SceneParts, words: WordTab
     first.push(...more)
   }
   const lead = (facet: 'setting' | 'moment', said: string): string => {
-    if (keywords || /^(?:in|on|at|under|inside|by|near|above|below|beside|over|through|across|along|during|before|after|just|one|next|that)\b/i.test(said)) return ''
+    if (keywords || PLACED.test(said)) return ''
     // “dusk, late autumn” is at dusk.
     const word = leadFor(facet, said.split(',')[0]!, words)
-    const article = facet === 'moment' && word && !/^(?:the|an?|this|that|one|early|late)\b/i.test(said) ? articleOfTime(said.split(',')[0]!) : ''
+    const plain = said.split(',')[0]!
+    const bare = facet === 'moment' && word !== '' && !/^(?:the|an?|this|that|one|early|late|every|each)\b/i.test(plain)
+    const article = !bare ? '' : word === 'on' && /^\p{Ll}/u.test(plain) && !/s$/.test(plain) ? articleFor(plain) : articleOfTime(plain)
     return word ? `${word} ${article ? `${article} ` : ''}` : ''
   }
   if (parts.place && !placed) {
     const place = described('place', parts.place.part, parts.place.variants, leave, words)
     const said = place[0]?.text ?? ''
     if (said) add([{ text: lead('setting', said) }, ...place].filter(({ text }) => text !== ''))
-  } else if (!parts.place && scene.where.trim()) add([{ text: `${lead('setting', scene.where.trim())}${scene.where.trim()}` }])
+  } else if (!parts.place && scene.where.trim()) add([{ text: `${lead('setting', scene.where.trim())}${!keywords && !PLACED.test(scene.where.trim()) && wantsArticle(scene.where.trim(), words) ? `${articleFor(scene.where.trim())} ` : ''}${scene.where.trim()}` }])
   if (scene.moment.trim()) add([{ text: `${lead('moment', scene.moment.trim())}${scene.moment.trim()}` }])
   if (first.length) groups.push(first)
   if (scene.framing.trim()) groups.push([{ text: scene.framing.trim().replace(/[.,;]+$/, '') }])

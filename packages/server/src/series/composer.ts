@@ -28,8 +28,9 @@ export class Composer {
     return new Composer(parts, first, reader, language, new Set(all.filter(({ profile }) => profile.reads === 'keywords').map(({ profile }) => profile.id)))
   }
 
-  compose(body: SceneBody, style: string | null): Composed {
-    const parts = partsOf(body, style, this.parts)
+  /** `instead` has parts say something that is not kept yet. */
+  compose(body: SceneBody, style: string | null, instead: ReadonlyMap<string, PartNow> = this.parts): Composed {
+    const parts = partsOf(body, style, instead)
     const engines = parts.style?.body.engines.length ? parts.style.body.engines : this.first.engines
     const keywords = engines[0] !== undefined && this.keywordEngines.has(engines[0].engine)
     const { draft, left } = composeChecked(body, parts, this.language, (text) => this.reader.read(text), { keywords })

@@ -8,8 +8,8 @@ import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound } from '../http/problem.ts'
 import { partBodies } from '../parts/store.ts'
-import { Composer } from './composer.ts'
-import { leftOf, sceneRows, type SceneRow, seriesRow, variantsOf, versionsUsed, wholeSeries } from './store.ts'
+import { Composer, recomposed } from './composer.ts'
+import { leftOf, partMarks, sceneRows, type SceneRow, seriesRow, silentParts, variantsOf, versionsUsed, wholeSeries } from './store.ts'
 
 /** What newer versions of characters, places and styles change in the scenes they are in. */
 export class SceneOffers {
@@ -28,15 +28,24 @@ export class SceneOffers {
     if (instead && now) parts.set(instead.part, { ...now, version: now.version + 1, body: instead.body })
     const pairs = rows.flatMap((row) => [...versionsUsed(row.draft)].filter(([part, number]) => (!instead || part === instead.part) && (parts.get(part)?.version ?? number) > number && (instead !== undefined || (row.parts_left[part] ?? 0) < parts.get(part)!.version)).map(([part, number]) => ({ row, part, number })))
     const bodies = await partBodies(this.db, pairs.map(({ part, number }) => [part, number] as const))
+    const silent = rows.flatMap((row) => silentParts(row, series.style, parts).filter((part) => (!instead || part === instead.part) && (instead !== undefined || (row.parts_left[part] ?? 0) < parts.get(part)!.version)).map((part) => ({ row, part })))
     const stale = new Map(whole?.scenes.map((scene) => [scene.id, scene.stale]))
-    return pairs.flatMap(({ row, part, number }): SceneOffer[] => {
+    const stales = ({ id, chosen }: SceneRow) => chosen !== null && stale.get(id) === false
+    const spoken = silent.flatMap(({ row, part }): SceneOffer[] => {
+      const after = recomposed(row.composed, composer.compose(row.body, series.style, parts).draft, row.draft)
+      if (!after || after.text === row.draft.text) return []
+      const said = partMarks(after.marks).filter(({ source }) => source.id === part).map(({ from, to }) => after.text.slice(from, to))
+      return [{ sceneId: row.id, partId: part, revision: row.revision, changed: said.map((text) => ({ before: '', after: text })), overrides: [], text: after.text, stales: stales(row) }]
+    })
+    const followedOffers = pairs.flatMap(({ row, part, number }): SceneOffer[] => {
       const body = bodies.get(`${part} ${number}`)
       if (!body) return []
       const following = this.#following(composer, row.draft, row, { id: part, number, body }, parts.get(part)!)
       const after = followed(row.draft, following)
       if (!after) return []
-      return [{ sceneId: row.id, partId: part, revision: row.revision, changed: following.changed, overrides: following.overrides, text: after.text, stales: row.chosen !== null && following.changed.length > 0 && stale.get(row.id) === false }]
+      return [{ sceneId: row.id, partId: part, revision: row.revision, changed: following.changed, overrides: following.overrides, text: after.text, stales: following.changed.length > 0 && stales(row) }]
     })
+    return [...spoken, ...followedOffers]
   }
 
   #following(composer: Composer, draft: Draft, { body: scene, left_out }: SceneRow, was: { id: string; number: number; body: PartBody }, now: PartNow): Following {
@@ -82,6 +91,8 @@ export class SceneOffers {
       const { edit } = this.#following(composer, body, row, { id: part, number, body: was }, now)
       if (!isEmptyEdit(edit)) body = applyEdit(body, edit)
     }
+    // Parts that had said nothing are composed in.
+    if (list.some(({ partId }) => !used.has(partId))) body = recomposed(row.composed, composer.compose(row.body, style).draft, body) ?? body
     if (body !== draft.body && !(await writeDraft(this.db, row.prompt_id, draft.revision, { body, revision: draft.revision + 1, clients: draft.clients, parent: null, client: actor.id }))) return false
     const composed = composer.compose(row.body, style)
     await this.db('scenes').where({ id: row.id }).update({ composed: JSON.stringify(composed.draft), left_out: JSON.stringify(composed.left) })

@@ -35,7 +35,7 @@ describe('a series', () => {
     expect(split.scenes.map(({ cast, place, moment }) => [cast, place?.text, moment?.text])).toEqual([[['Orla'], 'mill', 'dawn'], [['Orla', 'heron'], 'lake', 'evening']])
     expect((await server.call(splitStory, { body: { story: STORY, starts: [39] } })).scenes).toHaveLength(2)
     const { series, projectId } = await begun()
-    expect(texts(series)).toEqual(['A tall miller with a grey braid in a floury apron fills sacks, in a stone mill, at dawn. Linocut, two colours.', 'A tall miller with a grey braid in a floury apron rows, on lake, in the evening. Linocut, two colours.'])
+    expect(texts(series)).toEqual(['A tall miller with a grey braid in a floury apron fills sacks, in a stone mill, at dawn. Linocut, two colours.', 'A tall miller with a grey braid in a floury apron rows, on a lake, in the evening. Linocut, two colours.'])
     expect(series.scenes[0]!.leaveOut).toEqual(['beard'])
     expect((await server.call(listSeries, { query: { project: projectId } }))[0]).toMatchObject({ name: 'The Mill', scenes: 2, chosen: 0 })
     expect(await server.call(readPrompt, { params: { prompt: series.scenes[1]!.promptId } })).toMatchObject({ title: 'The Mill: Orla rows' })
@@ -104,6 +104,20 @@ describe('a series', () => {
     expect(slips).toMatchObject([{ kind: 'time', sceneId: second!.id, againstId: first!.id, reason: 'It is noon after evening, and nothing says that it is another day.' }])
     await server.call(changeScene, { params: { scene: second!.id }, body: { body: slips[0]!.fix!.body! } })
     expect((await server.call(readContinuity, { params: { series: id } })).slips).toEqual([])
+  })
+
+  it('offers the first words of somebody who had none to the scenes they are in', async () => {
+    const { id, projectId, series } = await begun()
+    const mute = await server.call(addPart, { body: { id: randomUUID(), projectId, body: blankPart('character', 'Pim'), why: '' } })
+    const [scene] = series.scenes
+    await server.call(changeScene, { params: { scene: scene!.id }, body: { body: { ...scene!.body, words: 'Orla fills sacks beside Pim', cast: [...scene!.body.cast, { part: mute.id, variants: [] }] } } })
+    expect(await server.call(readSceneOffers, { params: { series: id } })).toEqual([])
+    await renew(mute, { says: [{ key: 'p1', text: 'small dog' }] })
+    const [offer, ...more] = await server.call(readSceneOffers, { params: { series: id } })
+    expect(more).toEqual([])
+    expect(offer).toMatchObject({ partId: mute.id, changed: [{ before: '', after: 'a small dog' }] })
+    const { series: after } = await server.call(takeSceneOffers, { params: { series: id }, body: { take: [{ sceneId: offer!.sceneId, partId: mute.id, revision: offer!.revision }], leave: [] } })
+    expect(after.scenes[0]).toMatchObject({ behind: [], text: expect.stringContaining('fills sacks beside a small dog') as string })
   })
 
   it('takes passages along with the story, and says which scenes a rewriting touches', async () => {

@@ -1,5 +1,5 @@
 import type { Scene, Series, SeriesSummary } from '@idolon/contract'
-import type { Draft, Mark, PartBody, SceneBody, VersionBody } from '@idolon/core'
+import { type Draft, givenBy, type Mark, type PartBody, type SceneBody, type VersionBody } from '@idolon/core'
 import { overridesIn, type PartNow } from '@idolon/core/reader'
 import type { PhraseLeft } from '@idolon/core/check'
 import type { Knex } from 'knex'
@@ -65,6 +65,12 @@ export function versionsUsed(draft: Draft): Map<string, number> {
 /** Which variants a scene has of a part. */
 export const variantsOf = ({ cast, place }: SceneBody, part: string): readonly string[] => [...cast, ...(place ? [place] : [])].find((use) => use.part === part)?.variants ?? []
 
+/** Parts that a scene has and that said nothing when it was composed, but say something now: there is no phrase of theirs to follow. */
+export function silentParts({ body, composed, draft }: Pick<SceneRow, 'body' | 'composed' | 'draft'>, style: string | null, parts: ReadonlyMap<string, PartNow>): string[] {
+  const spoke = new Set([...partMarks(composed.marks), ...partMarks(draft.marks)].map(({ source }) => source.id))
+  return [...body.cast, ...(body.place ? [body.place] : []), ...(style ? [{ part: style, variants: [] }] : [])].filter(({ part, variants }) => !spoke.has(part) && givenBy(parts.get(part)?.body ?? { says: [], variants: [] }, variants).some(({ text }) => text.trim())).map(({ part }) => part)
+}
+
 /** What was frozen for a chosen proof says what the draft says now, word for word. */
 const saysTheSame = (version: VersionBody, draft: Draft): boolean => version.text === draft.text && version.leaveOut.join('\n') === draft.leaveOut.join('\n') && JSON.stringify(version.references) === JSON.stringify(draft.references) && offOf(version.marks) === offOf(draft.marks)
 const offOf = (marks: readonly Mark[]) => marks.filter(({ kind }) => kind === 'off' || kind === 'emphasis').map((mark) => JSON.stringify(mark)).join()
@@ -93,7 +99,8 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
     const proof = row.chosen ? (proofs.get(row.chosen) ?? null) : null
     const last = newestOf.get(row.prompt_id)
     const version = row.chosen ? made.get(row.chosen) : undefined
-    const behind = [...versionsUsed(row.draft)].filter(([part, number]) => (now.get(part)?.version ?? number) > number).map(([part, version]) => ({ part, version }))
+    const silent = silentParts(row, series.style, now).filter((part) => (row.parts_left[part] ?? 0) < now.get(part)!.version)
+    const behind = [...versionsUsed(row.draft)].filter(([part, number]) => (now.get(part)?.version ?? number) > number).map(([part, version]) => ({ part, version })).concat(silent.map((part) => ({ part, version: 0 })))
     return {
       id: row.id,
       promptId: row.prompt_id,

@@ -34,7 +34,7 @@ const add = (kind: PartKind) =>
 <template>
   <section class="parts" aria-label="Characters, places and style">
     <div v-for="{ kind, title, parts } in groups" :key="kind">
-      <h3>{{ title }}</h3>
+      <h2>{{ title }}</h2>
       <ul>
         <li v-for="part in parts" :key="part.id">
           <RouterLink :to="`/series/${series.id}/parts/${part.id}`" class="name">{{ part.body.name }}</RouterLink>
@@ -73,7 +73,7 @@ li {
 li .soft {
   font-size: 13px;
 }
-h3 {
+h2 {
   margin-bottom: 3px;
 }
 ul {

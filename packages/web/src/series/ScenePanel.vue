@@ -75,7 +75,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
     </div>
 
     <div class="text">
-      <h3>Its text <RouterLink class="soft" :to="`/desk/${scene.promptId}`">open on the Desk</RouterLink></h3>
+      <h2>Its text <RouterLink class="soft" :to="`/desk/${scene.promptId}`">open on the Desk</RouterLink></h2>
       <ComposedText :scene="scene" :name-of="nameOf" />
       <ul v-if="scene.overrides.length || scene.left.length" class="notes">
         <li v-for="(one, i) in scene.overrides" :key="`o${i}`"><strong>Override:</strong> {{ nameOf(one.part) }} says “{{ one.given }}”; here {{ one.text === null ? 'it is not said' : `it says “${one.text}”` }}.</li>
@@ -84,7 +84,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
     </div>
 
     <div>
-      <h3>Proofs <span class="soft">{{ scene.chosen ? (scene.stale ? 'the chosen one was made from other words' : 'one is chosen') : 'none is chosen' }}</span></h3>
+      <h2>Proofs <span class="soft">{{ scene.chosen ? (scene.stale ? 'the chosen one was made from other words' : 'one is chosen') : 'none is chosen' }}</span></h2>
       <ul v-if="proofs.length" class="proofs">
         <li v-for="proof in proofs" :key="proof.id">
           <button :aria-pressed="scene.chosen?.id === proof.id" :title="`Version ${proof.version}, ${proof.engine.name}${proof.verdict ? `, ${proof.verdict}` : ''}`" @click="open.changeScene(scene.id, { chosen: scene.chosen?.id === proof.id ? null : proof.id })">
@@ -150,7 +150,7 @@ select.field {
   min-width: 0;
   width: 100%;
 }
-h3 .soft {
+h2 .soft {
   margin-left: 8px;
   font-weight: 400;
   font-size: 13px;
