@@ -1,4 +1,4 @@
-import { Draft, EngineChoice, EngineProfile, Facet, Fault, GlossaryEntry, HouseRules, Output, Settings, SettingValue, SlotValues, TemplateBody, TrialBody, VersionBody } from '@idolon/core'
+import { Draft, EngineChoice, EngineProfile, Facet, Fault, GlossaryEntry, HouseRules, Output, PartBody, PartKind, SceneBody, Settings, SettingValue, SlotValues, TemplateBody, TrialBody, VersionBody } from '@idolon/core'
 import { type Static, type TObject, Type } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, plainText, Sha256, Tag } from './primitives.ts'
 import { Project } from './project.ts'
@@ -96,6 +96,27 @@ export const BUNDLED = {
   ),
   judgements: Type.Object({ id: Id, leftProof: Id, rightProof: Id, better: orNull(Type.Union([Type.Literal('left'), Type.Literal('right')])), judgedBy: ByWhom, at: Instant }, closed),
   references: Type.Object({ id: Id, projectId: Id, picture: Sha256, proofId: orNull(Id), name: plainText(300), source: plainText(4_000), rights: Rights, note: plainText(20_000), metadata: Type.Array(Type.Object({ name: Type.String({ maxLength: 200 }), value: Type.String({ maxLength: 20_000 }) }, closed), { maxItems: 2_000 }), addedBy: ByWhom, addedAt: Instant }, closed),
+  parts: Type.Object({ id: Id, projectId: Id, kind: PartKind, current: Number1, madeBy: ByWhom, madeAt: Instant }, closed),
+  partVersions: Type.Object({ partId: Id, number: Number1, body: PartBody, why: plainText(2_000), madeBy: ByWhom, madeAt: Instant }, closed),
+  series: Type.Object({ id: Id, projectId: Id, name: plainText(120, { minLength: 1 }), story: plainText(200_000), style: orNull(Id), revision: Count, changedAt: Instant, madeBy: ByWhom, madeAt: Instant }, closed),
+  scenes: Type.Object(
+    {
+      id: Id,
+      seriesId: Id,
+      place: Count,
+      promptId: Id,
+      body: SceneBody,
+      storyStart: orNull(Count),
+      storyEnd: orNull(Count),
+      touched: Type.Boolean(),
+      chosen: orNull(Id),
+      composed: Draft,
+      leftOut: Type.Array(Type.Object({ part: Id, key: plainText(60), text: plainText(500), reason: plainText(2_000) }, closed), { maxItems: 100 }),
+      apart: Type.Boolean(),
+      partsLeft: Type.Record(Type.String({ maxLength: 40 }), Number1),
+    },
+    closed,
+  ),
   pairs: Type.Object({ one: Id, other: Id, same: Type.Boolean(), saidBy: ByWhom, saidAt: Instant }, closed),
 } as const satisfies Record<string, TObject>
 export type BundledKind = keyof typeof BUNDLED

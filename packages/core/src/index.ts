@@ -87,3 +87,4 @@ export { blankScene, CAMERA_MOVES, CameraMove, PartUse, SceneBody } from './seri
 export { changesBetween } from './draft/rebase.ts'
 export { beginnings, MOVES, sceneAt, transformOf } from './series/motion.ts'
 export { Slip, type SlipKind, SLIPS } from './series/continuity/slip.ts'
+export * from './series/delivery.ts'

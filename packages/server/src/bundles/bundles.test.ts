@@ -1,5 +1,5 @@
-import { addJudgement, addReference, addTemplate, BUNDLED_KINDS, type Bundle, bundleSchema, changePrompt, changeProofs, createPrompt, type Import, type ImportPreview, keepSecret, listEngines, makeDrafts, previewImport, type Project, readImport, readPrompt, saveEngine, searchShelf, setRules, startImport, startTrial } from '@idolon/contract'
-import { blankSlot, NO_RULES, SHIPPED_ENGINES } from '@idolon/core'
+import { addJudgement, addPart, addReference, addScenes, addSeries, addTemplate, BUNDLED_KINDS, type Bundle, bundleSchema, changePrompt, changeProofs, changeScene, changeSeries, createPrompt, type Import, type ImportPreview, keepSecret, listEngines, makeDrafts, previewImport, type Project, readImport, readPrompt, saveEngine, searchShelf, setRules, startImport, startTrial } from '@idolon/contract'
+import { blankPart, blankScene, blankSlot, NO_RULES, type PartBody, SHIPPED_ENGINES } from '@idolon/core'
 import { Ajv2020 } from 'ajv/dist/2020.js'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { randomUUID } from 'node:crypto'
@@ -41,6 +41,14 @@ async function fill(): Promise<void> {
   const template = await here.call(addTemplate, { body: { projectId: project.id, body: { name: 'Bird', does: '', text: 'a {{ bird }} at dusk', slots: [blankSlot('bird', 'subject')], leaveOut: [] }, why: '' } })
   await here.call(makeDrafts, { params: { template: template.id }, body: { projectId: project.id, version: template.version, rows: [{ id: randomUUID(), values: { bird: 'wren' } }], tags: [] } })
   await here.call(startTrial, { params: { prompt: copy.id }, body: { id: randomUUID(), revision: (await here.call(readPrompt, { params: { prompt: copy.id } })).revision, body: { name: 'Birds', frame: 'a {{ bird }} at dusk, gouache', slots: [blankSlot('bird', 'subject')], values: {}, factors: [{ kind: 'words', slot: 'bird', options: ['owl', 'wren'] }], way: { kind: 'all' }, skip: [], count: 1 } } })
+  const part = (body: PartBody) => here.call(addPart, { body: { id: randomUUID(), projectId: project.id, body, why: '' } })
+  const [who, look] = [await part({ ...blankPart('character', 'Hedda'), says: [{ key: 'p1', text: 'an old beekeeper' }] }), await part({ ...blankPart('style', 'Lamplight'), says: [{ key: 'p1', text: 'gouache' }] })]
+  const series = randomUUID()
+  await here.call(addSeries, { body: { id: series, projectId: project.id, name: 'The Lantern Bees', story: 'At dusk Hedda closed the hive.' } })
+  await here.call(changeSeries, { params: { series }, body: { revision: 0, style: look.id } })
+  const told = await here.call(addScenes, { params: { series }, body: { after: null, scenes: [{ id: randomUUID(), body: { ...blankScene(), beat: 'The hive', words: 'Hedda closes a hive', cast: [{ part: who.id, variants: [] }], moment: 'dusk' }, story: { start: 0, end: 30 } }] } })
+  const tried = await here.ended(await here.run(told.scenes[0]!.promptId, 0))
+  await here.call(changeScene, { params: { scene: told.scenes[0]!.id }, body: { chosen: tried.proofs[0]!.id } })
   for (let i = 0; i < 200; i++) {
     if ((await here.db('proofs').whereIn('state', ['asked', 'sent'])).length === 0) break
     await sleep(50)
@@ -76,7 +84,7 @@ describe('a bundle', () => {
     for (const kind of ['projects', 'templates', 'templateVersions', 'prompts', 'drafts', 'versions', 'runs', 'proofs', 'judgements', 'references', 'trials'] as const) expect([kind, sent[kind].length > 0]).toEqual([kind, true])
     const { body: file } = await take(there, zip)
     expect(file).toMatchObject({ format: 'bundle', rows: sent.prompts.length })
-    expect((await preview(there, file)).coming).toMatchObject({ count: sent.prompts.length, first: [{ says: expect.stringContaining('version') as string }, {}, {}] })
+    expect((await preview(there, file)).coming).toMatchObject({ count: sent.prompts.length, first: [{ says: expect.stringContaining('version') as string }, {}, {}, {}] })
     expect(await open(there, file)).toMatchObject({ state: 'done', made: sent.prompts.length })
     const back = await bundleOf(there, `project=${project.id}`)
     expect({ ...jsonOf(back), madeAt: '' }).toEqual({ ...sent, madeAt: '' })
@@ -108,7 +116,7 @@ describe('a bundle', () => {
     const done = await open(there, file, { project: other.id, duplicates: true })
     expect(done.made).toBe(jsonOf(zip).prompts.length)
     const again = jsonOf(await bundleOf(there, `project=${other.id}`))
-    for (const kind of BUNDLED_KINDS) if (['prompts', 'versions', 'runs', 'proofs', 'judgements', 'trials'].includes(kind)) expect([kind, again[kind].length]).toEqual([kind, jsonOf(zip)[kind].length])
+    for (const kind of BUNDLED_KINDS) if (['prompts', 'versions', 'runs', 'proofs', 'judgements', 'trials', 'parts', 'partVersions', 'series', 'scenes'].includes(kind)) expect([kind, again[kind].length]).toEqual([kind, jsonOf(zip)[kind].length])
     expect(again.prompts.map(({ title, bestProofId }) => [title, bestProofId !== null])).toEqual(jsonOf(zip).prompts.map(({ title, bestProofId }) => [title, bestProofId !== null]))
   })
 

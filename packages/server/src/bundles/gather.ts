@@ -27,12 +27,17 @@ const WHICH: { [K in BundledKind]: (all: Gathered) => { where: string; bindings:
   proofs: (all) => ({ where: `prompt_id = any(?::uuid[]) and state not in ('asked', 'sent') and deleted_at is null`, bindings: [all.prompts.map(({ id }) => id)] }),
   judgements: (all) => ({ where: 'left_proof = any(?::uuid[]) and right_proof = any(?::uuid[])', bindings: [all.proofs.map(({ id }) => id), all.proofs.map(({ id }) => id)] }),
   references: (all) => ({ where: 'project_id = any(?::uuid[]) and picture = any(?::text[])', bindings: [all.projects.map(({ id }) => id), [...picturesNamed(all)]] }),
+  // Scenes of the prompts, the series they are of, and all that their projects have of characters, places and styles.
+  scenes: (all) => ({ where: 'prompt_id = any(?::uuid[]) and deleted_at is null and series_id in (select id from series where deleted_at is null)', bindings: [all.prompts.map(({ id }) => id)] }),
+  series: (all) => ({ where: 'id = any(?::uuid[])', bindings: [[...new Set(all.scenes.map(({ seriesId }) => seriesId))]] }),
+  parts: (all) => ({ where: 'project_id = any(?::uuid[])', bindings: [[...new Set(all.series.map(({ projectId }) => projectId))]] }),
+  partVersions: (all) => ({ where: 'part_id = any(?::uuid[])', bindings: [all.parts.map(({ id }) => id)] }),
   pairs: (all) => ({ where: 'one = any(?::uuid[]) and other = any(?::uuid[])', bindings: [all.prompts.map(({ id }) => id), all.prompts.map(({ id }) => id)] }),
 }
 /** Rows are asked for once what their conditions need is there. */
-const ORDER: readonly BundledKind[] = ['prompts', 'projects', 'terms', 'phrases', 'templates', 'templateVersions', 'drafts', 'trials', 'versions', 'runs', 'proofs', 'engines', 'judgements', 'references', 'pairs']
+const ORDER: readonly BundledKind[] = ['prompts', 'projects', 'terms', 'phrases', 'templates', 'templateVersions', 'drafts', 'trials', 'versions', 'runs', 'proofs', 'engines', 'judgements', 'references', 'scenes', 'series', 'parts', 'partVersions', 'pairs']
 
-const referencesOf = (all: Gathered): string[] => [...all.drafts.map(({ body }) => body), ...all.versions.map(({ body }) => body)].flatMap(({ references }) => references.map(({ reference }) => reference))
+const referencesOf = (all: Gathered): string[] => [...all.drafts.map(({ body }) => body), ...all.versions.map(({ body }) => body), ...all.partVersions.map(({ body }) => body)].flatMap(({ references }) => references.map(({ reference }) => reference))
 const picturesNamed = (all: Gathered): Set<string> => new Set([...all.proofs.flatMap(({ picture }) => picture ?? []), ...referencesOf(all).filter((one) => !UUID.test(one))])
 
 /** Prompts that others cannot be without: those whose proofs they start from, and those merged into them. */

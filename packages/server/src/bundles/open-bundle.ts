@@ -15,7 +15,9 @@ const BATCH = 200
 const MOST_PICTURE = 60_000_000
 const UUIDS = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gu
 /** Things that are the same wherever they are; one that is here already is kept as it is here. */
-const SHARED: ReadonlySet<BundledKind> = new Set(['projects', 'terms', 'phrases', 'engines', 'templates', 'templateVersions'])
+const SHARED: ReadonlySet<BundledKind> = new Set(['projects', 'terms', 'phrases', 'engines', 'templates', 'templateVersions', 'parts', 'partVersions', 'series'])
+/** Of those, what a second coming has a second time. */
+const OF_SERIES: ReadonlySet<BundledKind> = new Set(['parts', 'series'])
 
 type Db = Database | Knex.Transaction
 
@@ -35,6 +37,8 @@ function without(bundle: Bundle, prompts: ReadonlySet<string>): Bundle {
   const ofOthers = ({ promptId }: { promptId: string }) => !prompts.has(promptId)
   const proofs = left('proofs', ofOthers)
   const kept = new Set(proofs.map(({ id }) => id))
+  const scenes = left('scenes', ofOthers)
+  const told = new Set(scenes.map(({ seriesId }) => seriesId))
   return {
     ...bundle,
     prompts: left('prompts', ({ id }) => !prompts.has(id)),
@@ -43,17 +47,20 @@ function without(bundle: Bundle, prompts: ReadonlySet<string>): Bundle {
     versions: left('versions', ofOthers),
     runs: left('runs', ofOthers),
     proofs,
+    scenes,
+    series: left('series', ({ id }) => told.has(id)),
+    ...(told.size ? {} : { parts: [], partVersions: [] }),
     judgements: left('judgements', ({ leftProof, rightProof }) => kept.has(leftProof) && kept.has(rightProof)),
     pairs: left('pairs', ({ one, other }) => !prompts.has(one) && !prompts.has(other)),
   }
 }
 
 /** New ids for what would collide with something here, and for projects the id of the one here that is called so. */
-async function idsInstead(trx: Knex.Transaction, bundle: Bundle): Promise<Map<string, string>> {
+async function idsInstead(trx: Knex.Transaction, bundle: Bundle, again: boolean): Promise<Map<string, string>> {
   const instead = new Map<string, string>()
   for (const kind of BUNDLED_KINDS) {
     const rows = bundle[kind] as { id?: string }[]
-    if (SHARED.has(kind) || rows[0]?.id === undefined) continue
+    if ((SHARED.has(kind) && !(again && OF_SERIES.has(kind))) || rows[0]?.id === undefined) continue
     const { rows: taken } = await trx.raw<{ rows: { id: string }[] }>(`select id from ${TABLES[kind].table} where id = any(?::uuid[])`, [rows.map(({ id }) => id!)])
     for (const { id } of taken) instead.set(id, randomUUID())
   }
@@ -106,7 +113,7 @@ async function writeLater(trx: Knex.Transaction, bundle: Bundle, kind: BundledKi
 export async function openBundle(trx: Knex.Transaction, engines: Engines, given: Bundle, parts: () => AsyncIterable<Uint8Array>, { project, duplicates, tag }: AskedImport): Promise<number> {
   const here = await hereAlready(trx, given)
   const wanted = without(given, duplicates ? new Set() : new Set(here.keys()))
-  const instead = new Map([...(await idsInstead(trx, wanted)), ...(await projectsInstead(trx, wanted, project))])
+  const instead = new Map([...(await idsInstead(trx, wanted, duplicates)), ...(await projectsInstead(trx, wanted, project))])
   const bundle = JSON.parse(JSON.stringify(wanted).replace(UUIDS, (id) => instead.get(id) ?? id)) as Bundle
   const known = new Set((await engines.list()).map(({ profile }) => `${profile.id} ${profile.revision}`))
   const fresh = new Set(wanted.projects.filter(({ id }) => !instead.has(id)).map(({ id }) => id))

@@ -5,7 +5,7 @@ import { hereAlready } from './open-bundle.ts'
 const SHOWN = 20
 const LISTED = 100
 const EXCERPT = 300
-const counted = (n: number, one: string) => `${n.toLocaleString('en')} ${one}${n === 1 ? '' : 's'}`
+const counted = (n: number, one: string) => `${n.toLocaleString('en')} ${n === 1 ? one : one.replace(/^\S+(?= of )|\S+$/, (word) => `${word}s`)}`
 
 /** What would come in with a bundle; what is here already is told apart by its id. */
 export async function previewBundle(db: Database, bundle: Bundle): Promise<ImportPreview> {
@@ -31,6 +31,6 @@ export async function previewBundle(db: Database, bundle: Bundle): Promise<Impor
     duplicates: { count: duplicates.length, first: duplicates.slice(0, LISTED).map(({ prompt, place, title }) => ({ place, title, of: { promptId: prompt.id, title: here.get(prompt.id) ?? '' } })) },
     rejected: { count: 0, first: [] },
     notes: { count: 0, first: [] },
-    beside: ([[bundle.projects.length, 'project'], [bundle.pictures.length, 'picture'], [bundle.templates.filter(({ shipped }) => !shipped).length, 'template'], [bundle.engines.length, 'engine profile'], [bundle.terms.length, 'own term'], [bundle.references.length, 'reference'], [bundle.trials.length, 'trial plan']] as const).flatMap(([n, one]) => (n ? [counted(n, one)] : [])),
+    beside: ([[bundle.projects.length, 'project'], [bundle.pictures.length, 'picture'], [bundle.templates.filter(({ shipped }) => !shipped).length, 'template'], [bundle.engines.length, 'engine profile'], [bundle.terms.length, 'own term'], [bundle.references.length, 'reference'], [bundle.trials.length, 'trial plan'], [bundle.scenes.length, 'scene'], [bundle.parts.length, 'part of a series']] as const).flatMap(([n, one]) => (n ? [counted(n, one)] : [])),
   }
 }

@@ -47,10 +47,12 @@ export function bundleFrom(text: string): Bundle {
   const format = typeof value === 'object' && value !== null && 'format' in value ? value.format : undefined
   if (typeof format !== 'string' || !FORMATS.test(format)) throw new UnreadableFile(`bundle.json does not say that it is a bundle of ours (${BUNDLE_FORMAT}).`)
   if (format !== BUNDLE_FORMAT) throw new UnreadableFile(`the bundle says ${format}, which a newer Idolon writes; this one opens ${BUNDLE_FORMAT}. Bring Idolon up to date first.`)
-  const [wrong] = departures(Bundle, value)
+  // A bundle that was written before there was a kind has none of it.
+  const whole: Record<string, unknown> = { ...Object.fromEntries(BUNDLED_KINDS.map((kind) => [kind, []])), ...(value as Record<string, unknown>) }
+  const [wrong] = departures(Bundle, whole)
   if (wrong !== undefined) throw new UnreadableFile(`bundle.json is not as its schema says:${wrong.slice(0, 200)}. ${ANEW}`)
-  demandWhole(value as Bundle)
-  return value as Bundle
+  demandWhole(whole as Bundle)
+  return whole as Bundle
 }
 
 /** The bundle that an archive is, if it is one. @throws UnreadableFile, UnsafeArchive */

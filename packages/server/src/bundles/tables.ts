@@ -25,6 +25,10 @@ export const TABLES: Readonly<Record<BundledKind, Table>> = {
   proofs: { table: 'proofs', refs: { runId: 'runs', promptId: 'prompts', versionId: 'versions', parentProof: 'proofs' }, later: ['parentProof'], order: 'run_id, place, id' },
   judgements: { table: 'judgements', refs: { leftProof: 'proofs', rightProof: 'proofs' }, order: 'at, id' },
   references: { table: 'reference_pictures', refs: { projectId: 'projects', proofId: 'proofs' }, order: 'id' },
+  parts: { table: 'parts', refs: { projectId: 'projects' }, order: 'id' },
+  partVersions: { table: 'part_versions', refs: { partId: 'parts' }, order: 'part_id, number' },
+  series: { table: 'series', refs: { projectId: 'projects', style: 'parts' }, order: 'id' },
+  scenes: { table: 'scenes', refs: { seriesId: 'series', promptId: 'prompts', chosen: 'proofs' }, order: 'series_id, place' },
   pairs: { table: 'prompt_pairs', refs: { one: 'prompts', other: 'prompts' }, order: 'one, other' },
 }
 

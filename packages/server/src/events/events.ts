@@ -24,6 +24,9 @@ export async function recordEvent(trx: Knex.Transaction, body: ChangeEvent): Pro
   )
 }
 
+/** Tells every process something that is only of now, and keeps nothing of it. */
+export const tellPassing = (db: Database, body: ChangeEvent): Promise<unknown> => db.raw('select pg_notify(?, ?)', [CHANNEL, JSON.stringify({ body })]).then(() => undefined)
+
 export const newestEventId = async (db: Database): Promise<number> => {
   const row = await db('events').max<{ max: number | null }>('id as max').first()
   return row?.max ?? 0

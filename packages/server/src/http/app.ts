@@ -114,6 +114,7 @@ import { partRoutes } from '../parts/routes.ts'
 import type { Parts } from '../parts/service.ts'
 import type { SceneOffers } from '../series/offers.ts'
 import type { SceneRuns } from '../series/run-scenes.ts'
+import { deliveryRoutes } from '../series/delivery/routes.ts'
 import { seriesRoutes } from '../series/routes.ts'
 import type { Scenes } from '../series/scenes.ts'
 import type { SeriesService } from '../series/service.ts'
@@ -376,6 +377,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   takeOutRoutes(app, db, services.search)
   bundleRoutes(app, db, services.search)
   sheetRoutes(app, db, sheets)
+  deliveryRoutes(app, db)
   app.get('/api/events', streams.handle)
   app.get('/api/openapi.json', (_request, response) => {
     response.json(openApiDocument(VERSION))

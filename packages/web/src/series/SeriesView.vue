@@ -11,6 +11,7 @@ import SavedText from '../shared/SavedText.vue'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import ContinuityPanel from './ContinuityPanel.vue'
+import DeliverPanel from './DeliverPanel.vue'
 import NewSeries from './NewSeries.vue'
 import PartsPanel from './PartsPanel.vue'
 import RunSeries from './RunSeries.vue'
@@ -36,6 +37,7 @@ const PANELS = [
   { name: 'parts', title: 'Parts' },
   { name: 'continuity', title: 'Continuity' },
   { name: 'run', title: 'Try' },
+  { name: 'deliver', title: 'Deliver' },
 ] as const
 type Panel = (typeof PANELS)[number]['name']
 const panel = ref<Panel>('scene')
@@ -63,7 +65,7 @@ watch(() => series.value?.id, () => {
 })
 function choose(which: string): void {
   chosenId.value = which
-  if (panel.value === 'parts' || panel.value === 'run') panel.value = 'scene'
+  if (panel.value !== 'story') panel.value = 'scene'
 }
 async function addScene(): Promise<void> {
   const which = crypto.randomUUID()
@@ -124,6 +126,7 @@ useActions(() => [
           <StoryPanel v-if="panel === 'story'" :open="open" :chosen="scene?.id" @choose="choose" />
           <PartsPanel v-else-if="panel === 'parts'" :open="open" />
           <ContinuityPanel v-else-if="panel === 'continuity'" :open="open" @choose="(chosenId = $event), (panel = 'scene')" />
+          <DeliverPanel v-else-if="panel === 'deliver'" :open="open" />
           <RunSeries v-else-if="panel === 'run'" :open="open" />
           <ScenePanel v-else-if="scene" :key="scene.id" :open="open" :scene="scene" :number="number" @story="panel = 'story'" />
         </aside>
