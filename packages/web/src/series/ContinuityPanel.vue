@@ -51,7 +51,7 @@ async function mend({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
 
 <template>
   <section class="continuity" aria-label="Continuity">
-    <p role="status"><template v-if="!slips">Looking through the scenes …</template><strong v-else>{{ slips.length ? `${counted(slips.length, 'place')} where it does not hold together` : 'It holds together' }}</strong><span v-if="unread" class="soft"> {{ counted(unread, 'chosen proof') }} still being looked at.</span></p>
+    <p role="status"><template v-if="!slips">Looking through the scenes …</template><strong v-else>{{ slips.length ? `${counted(slips.length, 'place')} where it does not hold together` : 'It holds together' }}</strong><span v-if="unread" class="soft unread">{{ counted(unread, 'chosen proof') }} still being looked at.</span></p>
     <p v-if="slips && !slips.length" class="soft">Traits, dress, time, seasons, weather, places, directions, style, engine and framing agree from scene to scene, and so do the chosen proofs that were looked at.</p>
     <div v-for="[scene, list] in byScene" :key="scene" class="of-scene">
       <p><button class="plain strong" @click="emit('choose', scene)">Scene {{ numberOf(scene) }}</button> <span class="soft">{{ sceneOf(scene)?.body.beat }}</span></p>
@@ -66,6 +66,9 @@ async function mend({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
 .continuity {
   display: grid;
   gap: 12px;
+}
+.unread {
+  margin-left: 8px;
 }
 .of-scene {
   display: grid;

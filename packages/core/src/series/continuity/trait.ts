@@ -66,7 +66,9 @@ export function fixed(series: SeenSeries, scene: SeenScene, at: number, { part }
   if (!body || !scene.shown.trim()) return []
   const slips: Slip[] = []
   const always = givenBy(body, []).filter(({ text }: Given) => text.trim())
-  const missing = always.filter(({ text }) => !isSaid(scene.shown, text))
+  // What a newer version of it would say is offered as a change, and is no slip.
+  const behind = marksOf(scene.draft, part).some(({ source }) => (source.version ?? 1) < series.parts.get(part)!.version)
+  const missing = behind ? [] : always.filter(({ text }) => !isSaid(scene.shown, text))
   for (const { text } of always) {
     const other = contradictionIn(scene.shown, text)
     if (other) slips.push({ kind, scene: at, part, words: other, reason: `${body.name} is “${text}”, but here the text says “${other}”.` })

@@ -24,7 +24,8 @@ export async function animaticHtml(db: Database, { name, scenes }: OutSeries, st
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><meta http-equiv="Content-Security-Policy" content="default-src 'none'; img-src data:; style-src 'unsafe-inline'; script-src 'unsafe-inline'"><title>${html(name)}</title>
 <style>
 body{margin:0;min-height:100vh;display:grid;place-content:center;gap:12px;background:#15171a;color:#e8eaec;font:16px/1.45 Georgia,serif;text-align:center}
-.frame{width:min(94vw,calc((100vh - 150px)*${ratio.toFixed(4)}));aspect-ratio:${ratio.toFixed(4)};overflow:hidden;background:#0d0e10;display:grid;place-content:center}
+.frame{width:min(94vw,calc((100vh - 150px)*${ratio.toFixed(4)}));aspect-ratio:${ratio.toFixed(4)};overflow:hidden;background:#0d0e10;display:grid}
+.none{margin:0;place-self:center;grid-area:1/1}
 .frame img{width:100%;height:100%;object-fit:cover;grid-area:1/1}
 .caption{min-height:1.6em;font-size:20px;margin:0}
 .row{display:flex;gap:14px;justify-content:center;align-items:center;font:14px system-ui,sans-serif}
