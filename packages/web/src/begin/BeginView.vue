@@ -93,6 +93,10 @@ const empty = computed(() => recent.value?.length === 0)
           <p class="soft"><RouterLink to="/shelf/templates">Choose a frame and fill it</RouterLink>, one draft or many at once; or <RouterLink to="/shelf/templates?do=learn">find the frame</RouterLink> of prompts you have. In a manner: <template v-for="one in manners.slice(0, 3)" :key="one.id"><RouterLink :to="`/shelf/manners/${one.id}`">{{ one.body.name }}</RouterLink>, </template><RouterLink to="/shelf/manners?do=learn">{{ manners.length ? 'learn another' : 'learn one from prompts you like' }}</RouterLink>.</p>
         </li>
         <li>
+          <h2>From a story</h2>
+          <p class="soft"><RouterLink to="/series?do=new">Tell it</RouterLink>, two lines or many pages: it is split into scenes with the same people, places and look, each with a prompt of its own.</p>
+        </li>
+        <li>
           <h2>From an example</h2>
           <p class="soft"><button class="plain" @click="fromExample">Put a written prompt on the desk</button> and change it: a beekeeper at dawn.</p>
         </li>
