@@ -43,6 +43,9 @@ export class Names {
           own.times++
           if (after && (after.tag === VERB || after.tag === AUX || (after.kind === 'word' && after.tag !== NOUN && /(?:ed|s)$/.test(after.lower))) && /[^s]$|[^aeiou]s$/.test(key)) own.acts++
           if (after && capital(after)) own.acts++
+          // “Sol and Idris rowed”
+          const partner = after?.lower === 'and' ? tokens[i + 2] : undefined
+          if (partner && capital(partner)) own.acts++
           first.set(key, own)
         } else count(mid, key)
         if (after?.kind === 'word' && (after.tag === VERB || after.tag === AUX)) count(acting, key)

@@ -91,7 +91,7 @@ function actingIn(appearances: readonly Appearance[]): Set<Being> {
   const acting = new Set<Being>()
   const told = new Map<Being, Set<number>>()
   for (const { being, subject, meant, sentence } of appearances) {
-    if ((subject && !meant) || (!being.thing && (!being.named || being.labels.length > 1))) acting.add(being)
+    if ((subject && !meant) || (!being.thing && (!being.named || being.labels.length > 1 || being.name.includes(' ')))) acting.add(being)
     else if (!meant) {
       const list = told.get(being) ?? new Set()
       told.set(being, list.add(sentence))
