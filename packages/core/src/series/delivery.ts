@@ -12,7 +12,6 @@ export interface DeliveredScene {
   leaveOut: readonly string[]
   /** File of its picture beside the list, where there is one. */
   file: string
-  /** Width to height of its picture. */
   engine: string
 }
 

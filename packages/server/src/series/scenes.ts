@@ -7,6 +7,7 @@ import type { Database } from '../database/connect.ts'
 import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
+import { promptReader } from '../phrases/prompt-reader.ts'
 import { insertPrompt } from '../prompts/store.ts'
 import { Composer } from './composer.ts'
 import { recompose } from './recompose.ts'
@@ -87,7 +88,7 @@ export class Scenes {
     const series = await this.#series(scene.series_id)
     const { story_start: start, story_end: end } = scene
     if (start === null || end === null || at <= start || at >= end) throw new ProblemError('invalid', 'A scene is split within its passage of the story. Nothing was changed.')
-    const [passage] = (await Composer.of(this.db, this.engines, series.project_id)).reader.scenes(series.story.slice(at, end), [0]).scenes
+    const [passage] = (await promptReader()).scenes(series.story.slice(at, end), [0]).scenes
     const body: SceneBody = { ...blankScene(), beat: passage?.beat ?? '', words: passage?.beat ?? '', cast: scene.body.cast, place: scene.body.place, where: scene.body.where, moment: passage?.moment?.text ?? scene.body.moment }
     await this.add(actor, series.id, { after: id, scenes: [{ id: second, body, story: { start: at + leading(series.story.slice(at, end)), end } }] })
     return this.change(actor, id, { story: { start, end: start + series.story.slice(start, at).trimEnd().length } })

@@ -107,7 +107,7 @@ function movedPassage({ start, end }: { start: number; end: number }, changes: r
     let shift = 0
     for (const { from, to, insert } of changes) {
       if (to < at || (to === at && (side === 1 || from < to))) shift += insert.length - (to - from)
-      else if (from < at) return from + shift + (side === 1 ? insert.length : insert.length)
+      else if (from < at) return from + shift + insert.length
       else break
     }
     return at + shift

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addPart, listParts, MAX_STORY, type Part, splitStory, type StorySplit } from '@idolon/contract'
+import { addPart, addScenes, listParts, MAX_STORY, type Part, splitStory, type StorySplit } from '@idolon/contract'
 import { computed, ref, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
@@ -67,7 +67,6 @@ const make = () =>
     }
   })
 async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>): Promise<void> {
-  const { addScenes } = await import('@idolon/contract')
   await call(addScenes, { params: { series }, body: { after: null, scenes } })
   await props.open.load()
 }

@@ -1,4 +1,5 @@
-import { variantsNamed, type SeenScene, type SeenSeries } from './variants.ts'
+import type { SeenScene, SeenSeries } from './seen.ts'
+import { variantsNamed } from './variants.ts'
 import type { Slip } from './slip.ts'
 import { isAnotherDay } from './when.ts'
 

@@ -28,8 +28,6 @@ export interface Appearance extends TextRange {
   subject: boolean
   /** By a pronoun, not by name. */
   meant: boolean
-  /** First words that bring it into the story. */
-  first: boolean
 }
 
 const SPEECH = /^(?:said|says|say|asked|asks|answered|answers|replied|replies|whispered|whispers|shouted|shouts|cried|cries|called|calls|murmured|muttered|laughed|told|tells|sang|sings|spoke|speaks|warned|announced|explained|declared|begged|sighed|added|insisted|promised|yelled|grumbled|growled|hissed|croaked|squeaked|roared|thought|wondered|agreed|admitted|complained|demanded|exclaimed|giggled|grinned|nodded|ordered|pleaded|repeated|suggested|interrupted|continued|began|winked|smiled)$/
@@ -131,9 +129,8 @@ export class CastFinder {
   }
 
   #appear(being: Being, sentence: number, range: TextRange, { subject, meant }: { subject: boolean; meant: boolean }): void {
-    const first = !this.#last.has(being)
     this.#last.set(being, { sentence, order: ++this.#order, subject })
-    this.appearances.push({ being, sentence, subject, meant, first, start: range.start, end: range.end })
+    this.appearances.push({ being, sentence, subject, meant, start: range.start, end: range.end })
     if (this.#last.size > MOST) this.#last.delete([...this.#last].sort((a, b) => a[1].order - b[1].order)[0]![0])
   }
 

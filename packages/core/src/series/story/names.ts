@@ -85,6 +85,6 @@ export class Names {
     return this.#places.has(plain(token).toLowerCase())
   }
 }
-/** WordNet's files of things one of which wants an article: animal, artifact, person, object, plant, body. */
 const ADJECTIVE = 4
+/** WordNet's files of things one of which wants an article: animal, artifact, person, object, plant, body. */
 const COUNTABLE = new Set([5, 6, 8, 17, 18, 20])
