@@ -29,7 +29,7 @@ test('axe finds nothing to fault in any view, nor in the contrasts of its dark t
     await page.goto(address)
     await page.waitForLoadState('networkidle').catch(() => undefined)
     await expect(page.getByRole('main')).toBeVisible()
-    await page.waitForTimeout(600)
+    await page.waitForTimeout(200)
     await look(name)
     if (name === 'Series') {
       for (const panel of ['Story', 'Parts', 'Continuity', 'Try', 'Deliver']) {

@@ -2,12 +2,13 @@ import { api, expect, newPrompt, test } from './application.ts'
 import { addresses, type ShelfAnswer } from './view-addresses.ts'
 
 test('nothing scrolls sideways at 1024, 1280 and 1920', async ({ page }) => {
-  for (const width of [1024, 1280, 1920]) {
-    await page.setViewportSize({ width, height: 800 })
-    for (const [name, address] of await addresses()) {
-      await page.goto(address)
-      await expect(page.getByRole('main')).toBeVisible()
-      await page.waitForTimeout(250)
+  for (const [name, address] of await addresses()) {
+    await page.goto(address)
+    await expect(page.getByRole('main')).toBeVisible()
+    await page.waitForTimeout(250)
+    for (const width of [1024, 1280, 1920]) {
+      await page.setViewportSize({ width, height: 800 })
+      await page.waitForTimeout(60)
       const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
       expect(over, `${name} at ${width}`).toBeLessThanOrEqual(0)
     }

@@ -75,6 +75,7 @@ export const SceneOffer = Type.Object(
     partId: Id,
     revision: Type.Integer({ description: 'Of the draft; it is taken by a draft at this revision only.' }),
     changed: Type.Array(Type.Object({ before: Type.String(), after: Type.String() })),
+    besides: Type.Array(Type.Union([Type.Literal('reference pictures'), Type.Literal('leave-out list')]), { description: 'What changes beside the words.' }),
     overrides: Type.Array(Override),
     text: Type.String({ description: 'The whole text as it would be.' }),
     stales: Type.Boolean({ description: 'The chosen proof would be stale afterwards and is not now.' }),
@@ -153,6 +154,7 @@ export const runScenes = route({
   body: Type.Object({ scenes: Type.Array(Type.Object({ sceneId: Id, run: Id, revision: Type.Integer({ minimum: 0 }) }, closed), { minItems: 1, maxItems: MAX_SERIES_SCENES }) }, closed),
   answer: Series,
 })
+export const stopScenes = route({ id: 'stopScenes', method: 'post', path: '/api/series/:series/stop', summary: 'Stops what no engine was asked for yet in all scenes of a series; it costs nothing. What an engine has already still comes.', params, answer: Series })
 /** A slip with the scenes by their ids; a fix that edits a draft fits the revision it names. */
 export const SeriesSlip = Type.Composite([Type.Omit(Slip, ['scene', 'against']), Type.Object({ sceneId: Id, againstId: Type.Optional(Id), revision: Type.Integer() })], { title: 'SeriesSlip' })
 export type SeriesSlip = Static<typeof SeriesSlip>

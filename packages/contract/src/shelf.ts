@@ -30,6 +30,7 @@ const filters = {
   engine: Type.Optional(plainText(60)),
   colour: Type.Optional(plainText(20, { description: 'Of the best proof, by its plain name.' })),
   template: Type.Optional(Id),
+  part: Type.Optional({ ...Id, description: 'A character, place or style that it says.' }),
   family: Type.Optional(Id),
   ids: Type.Optional(Type.String({ pattern: '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}(,[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}){0,199}$', description: 'Only these, at most two hundred, divided by commas.' })),
   each: Type.Optional(Type.Boolean({ description: 'Every prompt in a row of its own; else one stands for its family.' })),

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { emptyDraft } from '../src/draft/draft.ts'
+import { literal } from '../src/english/whole-word.ts'
 import type { Reader } from '../src/read/reader.ts'
 import { composeScene, type PartNow, partsOf } from '../src/series/compose.ts'
 import type { SeenScene, SeenSeries } from '../src/series/continuity/seen.ts'
-import type { SlipKind } from '../src/series/continuity/slip.ts'
+import type { SlipKind } from '../src/series/continuity/slip-kind.ts'
 import { blankPart, type PartKind } from '../src/series/part.ts'
 import { blankScene, type PartUse } from '../src/series/scene.ts'
 
@@ -68,7 +69,7 @@ function built(reader: Reader, parts: readonly PartNow[], lines: readonly Line[]
     const cast = line.cast === 'none' ? [] : line.cast.split(',').map((one): PartUse => ({ part: one.trim().replace(/\[.*/, ''), variants: /\[(\w+)\]/.exec(one)?.slice(1) ?? [] }))
     const body = { ...blankScene(), beat: line.words, words: line.words, cast, place: byId.has(line.place) ? { part: line.place, variants: [] } : null, where: byId.has(line.place) ? '' : line.place, moment: line.moment, framing: line.framing }
     const made = { ...emptyDraft(), ...composeScene(body, partsOf(body, look, byId), reader.words) }
-    const text = line.replace.reduce((said, [from, to]) => said.replace(new RegExp(from.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'), 'i'), to), made.text)
+    const text = line.replace.reduce((said, [from, to]) => said.replace(new RegExp(literal(from), 'i'), to), made.text)
     const draft = { ...made, text, marks: text === made.text ? made.marks : [], engines: [{ engine: line.engine }], settings: { aspectRatio: line.ratio } }
     const told = line.story ? reader.scenes(line.story, [0]).scenes[0] : undefined
     return { body, draft, shown: text, story: told ? { text: line.story, cast: told.cast, moment: told.moment?.text ?? null, carried: told.moment?.carried ?? false } : null, picture: null }

@@ -25,6 +25,7 @@ import type { Meaning } from './meaning/meaning.ts'
 import { MeaningThread } from './meaning/meaning-thread.ts'
 import { Models } from './models/models.ts'
 import { Parts } from './parts/service.ts'
+import { PartSheets } from './parts/sheet.ts'
 import { Phrases } from './phrases/service.ts'
 import { SightReader } from './pictures/sight/reader.ts'
 import { Projects } from './projects/service.ts'
@@ -123,6 +124,7 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
         trials: new Trials(db, engines, queue),
         manners: new Manners(db),
         parts: new Parts(db),
+        partSheets: new PartSheets(db, engines),
         series: new SeriesService(db, engines),
         scenes: new Scenes(db, engines),
         sceneOffers: new SceneOffers(db, engines),

@@ -42,7 +42,7 @@ export const HelperBody = Type.Object(
 export type HelperBody = Static<typeof HelperBody>
 
 /** What the writer gave for a helper's inputs. */
-export const HelperValues = Type.Record(Type.String({ pattern: '^[a-z][A-Za-z0-9]{0,29}$' }), Type.Union([Type.String({ maxLength: 20_000 }), Type.Number()]), { title: 'HelperValues' })
+export const HelperValues = Type.Record(Type.String({ pattern: '^[a-z][A-Za-z0-9]{0,29}$' }), Type.Union([Type.String({ maxLength: 60_000 }), Type.Number()]), { title: 'HelperValues' })
 export type HelperValues = Static<typeof HelperValues>
 
 /** The values of a helper's inputs with what stands where nothing was given. */

@@ -6,6 +6,7 @@ import type { IdeasAnswer } from './answers/ideas.ts'
 import type { LeaveOutsAnswer } from './answers/leave-outs.ts'
 import type { PromptAnswer } from './answers/prompt.ts'
 import type { QuestionsAnswer } from './answers/questions.ts'
+import type { ScenesAnswer } from './answers/scenes.ts'
 import type { AnswerKind } from './helper.ts'
 
 const OF: Readonly<Record<AnswerKind, (value: never) => string[]>> = {
@@ -17,6 +18,7 @@ const OF: Readonly<Record<AnswerKind, (value: never) => string[]>> = {
   alternatives: ({ alternatives }: AlternativesAnswer) => alternatives,
   explanation: ({ phrases }: ExplanationAnswer) => phrases.map(({ purpose }) => purpose),
   'leave-outs': ({ leaveOut }: LeaveOutsAnswer) => leaveOut,
+  scenes: ({ scenes }: ScenesAnswer) => scenes.map(({ begins }) => begins),
 }
 
 /** What an answer offers, text by text: one prompt, or each idea, question, alternative or entry. */

@@ -2,6 +2,7 @@ import type { Draft } from '../draft/draft.ts'
 import { addMark, type Mark } from '../draft/mark.ts'
 import { articleFor } from '../english/article.ts'
 import { wantsArticle } from '../english/noun.ts'
+import { literal } from '../english/whole-word.ts'
 import type { WordTable } from '../read/words/word-table.ts'
 import { articleOfTime, leadFor } from '../rewrite/lead.ts'
 import { type Given, givenBy, type PartBody, type PartKind } from './part.ts'
@@ -30,8 +31,6 @@ interface Piece {
 /** Phrases that are not to be said, as `part key`, for another already says them or the opposite. */
 export type LeftOut = ReadonlySet<string>
 export const leftOutKey = (part: string, key: string): string => `${part} ${key}`
-
-const escaped = (said: string) => said.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 
 /** Names by which a scene's words call a part, the longest first; a name of several words may be shortened to its first or last. */
 function namesOf({ name, also, kind }: PartBody): string[] {
@@ -93,7 +92,7 @@ function saidOut(own: string, { cast, place }: SceneParts, leave: LeftOut, words
   const found: { start: number; end: number; use: (typeof uses)[number]; owns: boolean }[] = []
   for (const use of uses) {
     for (const name of namesOf(use.part.body)) {
-      const form = new RegExp(`(?<![\\p{L}\\p{N}])(?:the\\s+)?${escaped(name)}(['’]s)?(?![\\p{L}\\p{N}])`, use.kind === 'place' ? 'giu' : /^\p{Lu}/u.test(name) ? 'gu' : 'giu')
+      const form = new RegExp(`(?<![\\p{L}\\p{N}])(?:the\\s+)?${literal(name)}(['’]s)?(?![\\p{L}\\p{N}])`, use.kind === 'place' ? 'giu' : /^\p{Lu}/u.test(name) ? 'gu' : 'giu')
       for (const match of own.matchAll(form)) {
         const [start, end] = [match.index, match.index + match[0].length]
         if (found.every((other) => other.end <= start || other.start >= end)) found.push({ start, end, use, owns: match[1] !== undefined })

@@ -1,4 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
+import { wholeWords } from '../english/whole-word.ts'
+import type { Mark } from '../draft/mark.ts'
 import { EngineChoice, LeaveOutEntry, ReferenceUse, Settings } from '../draft/draft.ts'
 
 const closed = { additionalProperties: false } as const
@@ -13,6 +15,10 @@ export const PART_KINDS = ['character', 'place', 'style'] as const satisfies rea
 /** What may change of a part from scene to scene. Of one respect a scene has one at a time. */
 export const Aspect = Type.Union([Type.Literal('dress'), Type.Literal('age'), Type.Literal('state'), Type.Literal('season'), Type.Literal('light')], { title: 'Aspect' })
 export type Aspect = Static<typeof Aspect>
+type FromPart = Mark & { kind: 'from' }
+/** The marks of a draft that a character, place or style gave. */
+export const partMarks = (marks: readonly Mark[]): FromPart[] => marks.filter((mark): mark is FromPart => mark.kind === 'from' && (mark.source.type === 'character' || mark.source.type === 'place' || mark.source.type === 'style'))
+
 /** The respects that each kind of part may change in. */
 export const ASPECTS: Readonly<Record<PartKind, readonly Aspect[]>> = { character: ['dress', 'age', 'state'], place: ['season', 'light', 'state'], style: ['light', 'state'] }
 
@@ -61,7 +67,7 @@ export function partProblems({ says, variants, kind, never }: PartBody): string[
   const names = variants.map(({ aspect, name }) => `${aspect} ${name.toLowerCase()}`)
   if (new Set(names).size < names.length) said.push('Two variants have the same name.')
   for (const entry of never) {
-    const own = [...says, ...variants].find(({ text }) => new RegExp(`(?<![\\p{L}])${entry.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}])`, 'iu').test(text))
+    const own = [...says, ...variants].find(({ text }) => wholeWords(entry).test(text))
     if (own) said.push(`“${entry}” must never be said, but “${own.text}” says it.`)
   }
   return said

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
+import { SlipKind } from './continuity/slip-kind.ts'
 
 const closed = { additionalProperties: false } as const
 const line = (maxLength: number) => Type.String({ maxLength, pattern: '^[^\\u0000\\n\\r]*$' })
@@ -17,6 +18,9 @@ export type CameraMove = Static<typeof CameraMove>
 export const Motion = Type.Object({ camera: CameraMove, subject: line(300), seconds: Type.Number({ minimum: 0.5, maximum: 120 }) }, { title: 'Motion', ...closed })
 export type Motion = Static<typeof Motion>
 
+/** A slip that is let stand: what it was found to be, and why. */
+export const WaivedSlip = Type.Object({ kind: SlipKind, reason: line(1_200), because: line(300) }, { title: 'WaivedSlip', ...closed })
+
 /** One beat of a series, apart from its prompt and proofs. */
 export const SceneBody = Type.Object(
   {
@@ -31,6 +35,7 @@ export const SceneBody = Type.Object(
     sound: line(500),
     caption: line(1_000),
     note: text(4_000),
+    waived: Type.Optional(Type.Array(WaivedSlip, { maxItems: 100, description: 'Slips that the writer lets stand here.' })),
   },
   { title: 'SceneBody', ...closed },
 )

@@ -11,6 +11,7 @@ import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as series } from './series-migration.ts'
 import { up as shelf } from './shelf-migration.ts'
+import { up as shelfParts } from './shelf-parts-migration.ts'
 import { up as templates } from './templates-migration.ts'
 import { up as trials } from './trials-migration.ts'
 import { up as tryLookJudge } from './try-look-judge-migration.ts'
@@ -31,6 +32,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-meaning', up: meaning },
   { name: '2026-11-26-imports', up: imports },
   { name: '2026-11-26-series', up: series },
+  { name: '2026-11-27-shelf-parts', up: shelfParts },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

@@ -112,6 +112,7 @@ import { mannerRoutes } from '../manners/routes.ts'
 import type { Manners } from '../manners/service.ts'
 import { partRoutes } from '../parts/routes.ts'
 import type { Parts } from '../parts/service.ts'
+import type { PartSheets } from '../parts/sheet.ts'
 import type { SceneOffers } from '../series/offers.ts'
 import type { SceneRuns } from '../series/run-scenes.ts'
 import { deliveryRoutes } from '../series/delivery/routes.ts'
@@ -180,6 +181,7 @@ export interface Services {
   trials: Trials
   manners: Manners
   parts: Parts
+  partSheets: PartSheets
   series: SeriesService
   scenes: Scenes
   sceneOffers: SceneOffers
@@ -369,7 +371,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   templateRoutes(on, services.templates)
   trialRoutes(on, services.trials)
   mannerRoutes(on, services.manners)
-  partRoutes(on, services.parts)
+  partRoutes(on, services.parts, services.partSheets)
   seriesRoutes(on, db, services.series, services.scenes, services.sceneOffers, services.sceneRuns)
 
   turnStreams.routes(app)

@@ -1,11 +1,11 @@
-import type { Part, PartVersion } from '@idolon/contract'
+import type { AnswerOf, Part, readPart } from '@idolon/contract'
 import { type PartBody, partProblems } from '@idolon/core'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { projectState } from '../prompts/store.ts'
-import { partsIn, versionsOfPart } from './store.ts'
+import { partsIn, seriesOfPart, sheetsOfPart, versionsOfPart } from './store.ts'
 
 /** Characters, places and styles of projects. */
 export class Parts {
@@ -16,10 +16,10 @@ export class Parts {
     return partsIn(this.db, { project })
   }
 
-  async read(id: string): Promise<{ part: Part; versions: PartVersion[] }> {
-    const [[part], versions] = await Promise.all([partsIn(this.db, { id }), versionsOfPart(this.db, id)])
+  async read(id: string): Promise<AnswerOf<typeof readPart>> {
+    const [[part], versions, series, sheets] = await Promise.all([partsIn(this.db, { id }), versionsOfPart(this.db, id), seriesOfPart(this.db, id), sheetsOfPart(this.db, id)])
     if (!part) throw notFound('character, place or style')
-    return { part, versions }
+    return { part, versions, series, sheets }
   }
 
   async add(actor: Actor, { id, projectId, body, why }: { id: string; projectId: string; body: PartBody; why: string }): Promise<Part> {

@@ -1,10 +1,13 @@
 import type { Part, PartVersion } from '@idolon/contract'
-import type { PartBody } from '@idolon/core'
+import { type PartBody, SHEET_TAG } from '@idolon/core'
 import type { PartNow } from '@idolon/core/reader'
 import type { Knex } from 'knex'
 import type { Database } from '../database/connect.ts'
 
 type Db = Database | Knex.Transaction
+
+/** A scene `c` of a series `s` has the part `p`. */
+const IN_SCENE = `(s.style = p.id or c.body->'place'->>'part' = p.id::text or c.body->'cast' @> jsonb_build_array(jsonb_build_object('part', p.id::text)))`
 
 interface PartRow {
   id: string
@@ -21,7 +24,7 @@ export async function partsIn(db: Db, which: { project: string } | { id: string 
     `select p.id, p.project_id, p.current, v.body, v.made_at,
        (select count(*)::int from scenes c join series s on s.id = c.series_id
         where c.deleted_at is null and s.deleted_at is null and s.project_id = p.project_id
-          and (s.style = p.id or c.body->'place'->>'part' = p.id::text or c.body->'cast' @> jsonb_build_array(jsonb_build_object('part', p.id::text)))) as scenes
+          and ${IN_SCENE}) as scenes
      from parts p join part_versions v on v.part_id = p.id and v.number = p.current
      where p.deleted_at is null and ${'id' in which ? 'p.id' : 'p.project_id'} = ? order by p.kind, lower(v.body->>'name'), p.id limit 2000`,
     ['id' in which ? which.id : which.project],
@@ -32,6 +35,27 @@ export async function partsIn(db: Db, which: { project: string } | { id: string 
 export async function versionsOfPart(db: Db, part: string): Promise<PartVersion[]> {
   const rows = await db('part_versions').where({ part_id: part }).orderBy('number', 'desc').limit(500).select<{ number: number; body: PartBody; why: string; made_at: Date }[]>('number', 'body', 'why', 'made_at')
   return rows.map(({ made_at, ...row }) => ({ ...row, madeAt: made_at.toISOString() }))
+}
+
+/** Series that a part is used in, the most scenes first. */
+export async function seriesOfPart(db: Db, part: string): Promise<{ id: string; name: string; scenes: number }[]> {
+  const { rows } = await db.raw<{ rows: { id: string; name: string; scenes: number }[] }>(
+    `select s.id, s.name, count(*)::int as scenes from parts p join series s on s.project_id = p.project_id and s.deleted_at is null join scenes c on c.series_id = s.id and c.deleted_at is null
+     where p.id = ? and ${IN_SCENE} group by s.id order by scenes desc, s.name limit 200`,
+    [part],
+  )
+  return rows
+}
+
+/** Prompts that are sheets of a part: those tagged so that say it. */
+export async function sheetsOfPart(db: Db, part: string): Promise<{ promptId: string; title: string }[]> {
+  const { rows } = await db.raw<{ rows: { promptId: string; title: string }[] }>(
+    `select x.id as "promptId", coalesce(nullif(x.title, ''), d.first_words) as title from parts p join prompts x on x.project_id = p.project_id join drafts d on d.prompt_id = x.id
+     where p.id = ? and x.deleted_at is null and x.tags @> array[?]::text[] and d.body::jsonb->'marks' @> jsonb_build_array(jsonb_build_object('kind', 'from', 'source', jsonb_build_object('id', p.id::text)))
+     order by x.created_at desc limit 20`,
+    [part, SHEET_TAG],
+  )
+  return rows
 }
 
 /** Parts of a project as they are now, those in the bin too: what is composed from them is not lost with them. */

@@ -156,6 +156,22 @@ export class Runs {
     return this.read(id)
   }
 
+  /** Stops every run of some prompts that an engine is still to be asked for. Gives how many there were. */
+  async stopOf(promptIds: readonly string[]): Promise<number> {
+    return this.db.transaction(async (trx) => {
+      const runs = await trx('runs')
+        .join('prompts', 'prompts.id', 'runs.prompt_id')
+        .whereIn('runs.prompt_id', [...promptIds])
+        .whereIn('runs.id', trx('proofs').where({ state: 'asked' }).whereIn('prompt_id', [...promptIds]).select('run_id'))
+        .select<{ id: string; prompt_id: string; project_id: string }[]>('runs.id', 'runs.prompt_id', 'prompts.project_id')
+      const ids = runs.map(({ id }) => id)
+      await trx('runs').whereIn('id', ids).whereNull('stopped_at').update({ stopped_at: trx.fn.now() })
+      await stopWaiting(trx, ids)
+      for (const { id, prompt_id: promptId, project_id: projectId } of runs) await recordEvent(trx, { kind: 'run', promptId, projectId, runId: id })
+      return runs.length
+    })
+  }
+
   /** Proofs still waiting are stopped and cost nothing; those an engine already has are let finish, since they are paid for. */
   async stop(_actor: Actor, id: string): Promise<Run> {
     const run = await this.read(id)

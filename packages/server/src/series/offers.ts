@@ -1,5 +1,5 @@
 import type { SceneOffer, Series } from '@idolon/contract'
-import { applyEdit, type Draft, isEmptyEdit, type PartBody } from '@idolon/core'
+import { applyEdit, type Draft, isEmptyEdit, type PartBody, partMarks } from '@idolon/core'
 import { followed, type Following, followPart, type PartNow } from '@idolon/core/reader'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
@@ -9,7 +9,7 @@ import { recordEvent } from '../events/events.ts'
 import { notFound } from '../http/problem.ts'
 import { partBodies } from '../parts/store.ts'
 import { Composer, recomposed } from './composer.ts'
-import { leftOf, partMarks, sceneRows, type SceneRow, seriesRow, silentParts, variantsOf, versionsUsed, wholeSeries } from './store.ts'
+import { leftOf, sceneRows, type SceneRow, seriesRow, silentParts, staleScenes, variantsOf, versionsUsed, wholeSeries } from './store.ts'
 
 /** What newer versions of characters, places and styles change in the scenes they are in. */
 export class SceneOffers {
@@ -22,20 +22,20 @@ export class SceneOffers {
   async list(seriesId: string, instead?: { part: string; body: PartBody }): Promise<SceneOffer[]> {
     const series = await seriesRow(this.db, seriesId)
     if (!series) throw notFound('series')
-    const [rows, composer, whole] = await Promise.all([sceneRows(this.db, { series: seriesId }), Composer.of(this.db, this.engines, series.project_id), wholeSeries(this.db, seriesId)])
+    const [rows, composer] = await Promise.all([sceneRows(this.db, { series: seriesId }), Composer.of(this.db, this.engines, series.project_id)])
+    const stale = await staleScenes(this.db, rows)
     const parts = new Map(composer.parts)
     const now = instead && parts.get(instead.part)
     if (instead && now) parts.set(instead.part, { ...now, version: now.version + 1, body: instead.body })
     const pairs = rows.flatMap((row) => [...versionsUsed(row.draft)].filter(([part, number]) => (!instead || part === instead.part) && (parts.get(part)?.version ?? number) > number && (instead !== undefined || (row.parts_left[part] ?? 0) < parts.get(part)!.version)).map(([part, number]) => ({ row, part, number })))
     const bodies = await partBodies(this.db, pairs.map(({ part, number }) => [part, number] as const))
     const silent = rows.flatMap((row) => silentParts(row, series.style, parts).filter((part) => (!instead || part === instead.part) && (instead !== undefined || (row.parts_left[part] ?? 0) < parts.get(part)!.version)).map((part) => ({ row, part })))
-    const stale = new Map(whole?.scenes.map((scene) => [scene.id, scene.stale]))
-    const stales = ({ id, chosen }: SceneRow) => chosen !== null && stale.get(id) === false
+    const stales = ({ id, draft }: SceneRow, after: Draft) => stale.get(id) === false && (after.text !== draft.text || besides(draft, after).length > 0)
     const spoken = silent.flatMap(({ row, part }): SceneOffer[] => {
       const after = recomposed(row.composed, composer.compose(row.body, series.style, parts).draft, row.draft)
       if (!after || after.text === row.draft.text) return []
       const said = partMarks(after.marks).filter(({ source }) => source.id === part).map(({ from, to }) => after.text.slice(from, to))
-      return [{ sceneId: row.id, partId: part, revision: row.revision, changed: said.map((text) => ({ before: '', after: text })), overrides: [], text: after.text, stales: stales(row) }]
+      return [{ sceneId: row.id, partId: part, revision: row.revision, changed: said.map((text) => ({ before: '', after: text })), besides: besides(row.draft, after), overrides: [], text: after.text, stales: stales(row, after) }]
     })
     const followedOffers = pairs.flatMap(({ row, part, number }): SceneOffer[] => {
       const body = bodies.get(`${part} ${number}`)
@@ -43,7 +43,7 @@ export class SceneOffers {
       const following = this.#following(composer, row.draft, row, { id: part, number, body }, parts.get(part)!)
       const after = followed(row.draft, following)
       if (!after) return []
-      return [{ sceneId: row.id, partId: part, revision: row.revision, changed: following.changed, overrides: following.overrides, text: after.text, stales: following.changed.length > 0 && stales(row) }]
+      return [{ sceneId: row.id, partId: part, revision: row.revision, changed: following.changed, besides: besides(row.draft, after), overrides: following.overrides, text: after.text, stales: stales(row, after) }]
     })
     return [...spoken, ...followedOffers]
   }
@@ -99,3 +99,9 @@ export class SceneOffers {
     return true
   }
 }
+
+/** What changes beside the words. */
+const besides = (before: Draft, after: Draft): SceneOffer['besides'] => [
+  ...(JSON.stringify(before.references) === JSON.stringify(after.references) ? [] : ['reference pictures' as const]),
+  ...(before.leaveOut.join('\n') === after.leaveOut.join('\n') ? [] : ['leave-out list' as const]),
+]

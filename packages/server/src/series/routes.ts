@@ -1,4 +1,4 @@
-import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
+import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, stopScenes, takeSceneOffers } from '@idolon/contract'
 import type { Register } from '../http/register.ts'
 import type { Database } from '../database/connect.ts'
 import { continuity } from './continuity.ts'
@@ -28,5 +28,6 @@ export function seriesRoutes(on: Register, db: Database, series: SeriesService, 
   on(takeSceneOffers, ({ actor, params, body }) => offers.take(actor, params.series, body))
   on(readContinuity, ({ params }) => continuity(db, params.series))
   on(priceScenes, ({ params, body }) => runs.price(params.series, body.scenes))
+  on(stopScenes, ({ params }) => runs.stop(params.series))
   on(runScenes, ({ actor, params, body }) => runs.run(actor, params.series, body.scenes))
 }

@@ -23,6 +23,14 @@ export class SceneRuns {
     return (await wholeSeries(this.db, seriesId))!
   }
 
+  /** Stops what no engine was asked for yet, of all scenes; what an engine has already still comes. */
+  async stop(seriesId: string): Promise<Series> {
+    await this.runs.stopOf((await sceneRows(this.db, { series: seriesId })).map(({ prompt_id }) => prompt_id))
+    const series = await wholeSeries(this.db, seriesId)
+    if (!series) throw notFound('series')
+    return series
+  }
+
   async #rows(seriesId: string, scenes: readonly string[]) {
     const wanted = new Set(scenes)
     const rows = (await sceneRows(this.db, { series: seriesId })).filter(({ id }) => wanted.has(id))

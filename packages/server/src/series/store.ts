@@ -1,5 +1,5 @@
 import type { Scene, Series, SeriesSummary } from '@idolon/contract'
-import { type Draft, givenBy, type Mark, type PartBody, type SceneBody, type VersionBody } from '@idolon/core'
+import { type Draft, givenBy, type Mark, type PartBody, partMarks, type SceneBody, type VersionBody } from '@idolon/core'
 import { overridesIn, type PartNow } from '@idolon/core/reader'
 import type { PhraseLeft } from '@idolon/core/check'
 import type { Knex } from 'knex'
@@ -51,10 +51,6 @@ export async function sceneRows(db: Db, which: { series: string } | { scene: str
   return query.select<SceneRow[]>('scenes.id', 'scenes.series_id', 'scenes.place', 'scenes.prompt_id', 'scenes.body', 'scenes.story_start', 'scenes.story_end', 'scenes.touched', 'scenes.chosen', 'scenes.composed', 'scenes.left_out', 'scenes.apart', 'scenes.parts_left', 'drafts.body as draft', 'drafts.revision')
 }
 
-export type FromPart = Mark & { kind: 'from' }
-/** The marks of a draft that a character, place or style gave. */
-export const partMarks = (marks: readonly Mark[]): FromPart[] => marks.filter((mark): mark is FromPart => mark.kind === 'from' && (mark.source.type === 'character' || mark.source.type === 'place' || mark.source.type === 'style'))
-
 /** The oldest version of each part that a draft says something in. */
 export function versionsUsed(draft: Draft): Map<string, number> {
   const used = new Map<string, number>()
@@ -75,6 +71,16 @@ export function silentParts({ body, composed, draft }: Pick<SceneRow, 'body' | '
 const saysTheSame = (version: VersionBody, draft: Draft): boolean => version.text === draft.text && version.leaveOut.join('\n') === draft.leaveOut.join('\n') && JSON.stringify(version.references) === JSON.stringify(draft.references) && offOf(version.marks) === offOf(draft.marks)
 const offOf = (marks: readonly Mark[]) => marks.filter(({ kind }) => kind === 'off' || kind === 'emphasis').map((mark) => JSON.stringify(mark)).join()
 
+/** By scene: whether its chosen proof was made from other words than it has now; scenes whose version is not known are left out. */
+export async function staleScenes(db: Db, rows: readonly Pick<SceneRow, 'id' | 'chosen' | 'draft'>[]): Promise<Map<string, boolean>> {
+  const versions = await db('versions').join('proofs', 'proofs.version_id', 'versions.id').whereIn('proofs.id', rows.flatMap(({ chosen }) => chosen ?? [])).select<{ id: string; body: VersionBody }[]>('proofs.id', 'versions.body')
+  const made = new Map(versions.map(({ id, body }) => [id, body]))
+  return new Map(rows.flatMap(({ id, chosen, draft }) => {
+    const version = chosen === null ? undefined : made.get(chosen)
+    return version ? [[id, !saysTheSame(version, draft)] as const] : []
+  }))
+}
+
 export async function wholeSeries(db: Db, id: string): Promise<Series | undefined> {
   const series = await seriesRow(db, id)
   if (!series) return undefined
@@ -83,9 +89,9 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
   const used = rows.flatMap(({ draft }) => [...versionsUsed(draft)])
   const { rows: newest } = await db.raw<{ rows: { prompt_id: string; id: string }[] }>(`select distinct on (prompt_id) prompt_id, id from proofs where prompt_id = any(?) and state = 'stored' and deleted_at is null order by prompt_id, stored_at desc, id`, [rows.map(({ prompt_id }) => prompt_id)])
   const newestOf = new Map(newest.map((one) => [one.prompt_id, one.id]))
-  const [proofs, versions, counts, bodies] = await Promise.all([
+  const [proofs, stale, counts, bodies] = await Promise.all([
     proofsById(db, [...new Set([...chosenIds, ...newestOf.values()])]),
-    db('versions').join('proofs', 'proofs.version_id', 'versions.id').whereIn('proofs.id', chosenIds).select<{ id: string; body: VersionBody }[]>('proofs.id', 'versions.body'),
+    staleScenes(db, rows),
     db('proofs')
       .whereIn('prompt_id', rows.map(({ prompt_id }) => prompt_id))
       .whereNull('deleted_at')
@@ -93,12 +99,10 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
       .select<{ prompt_id: string; stored: number; coming: number }[]>('prompt_id', db.raw(`(count(*) filter (where state = 'stored'))::int as stored`), db.raw(`(count(*) filter (where state in ('asked', 'sent')))::int as coming`)),
     partBodies(db, used),
   ])
-  const made = new Map(versions.map(({ id: proof, body }) => [proof, body]))
   const counted = new Map(counts.map((count) => [count.prompt_id, count]))
   const scenes = rows.map((row): Scene => {
     const proof = row.chosen ? (proofs.get(row.chosen) ?? null) : null
     const last = newestOf.get(row.prompt_id)
-    const version = row.chosen ? made.get(row.chosen) : undefined
     const silent = silentParts(row, series.style, now).filter((part) => (row.parts_left[part] ?? 0) < now.get(part)!.version)
     const behind = [...versionsUsed(row.draft)].filter(([part, number]) => (now.get(part)?.version ?? number) > number).map(([part, version]) => ({ part, version })).concat(silent.map((part) => ({ part, version: 0 })))
     return {
@@ -119,7 +123,7 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
       overrides: overridesOf(row, bodies, now),
       chosen: proof,
       newest: last && last !== proof?.id ? (proofs.get(last) ?? null) : null,
-      stale: proof !== null && version !== undefined && !saysTheSame(version, row.draft),
+      stale: proof !== null && stale.get(row.id) === true,
       proofs: counted.get(row.prompt_id)?.stored ?? 0,
       coming: counted.get(row.prompt_id)?.coming ?? 0,
     }

@@ -12,6 +12,7 @@ export interface ShelfQuery {
   engine?: string
   colour?: string
   template?: string
+  part?: string
   family?: string
   ids?: string
   each?: boolean
@@ -46,6 +47,8 @@ export function conditionsFor(asked: ShelfQuery, words: string, said: string): C
   if (asked.tried !== undefined) also(asked.tried ? 's.proofs > 0' : 's.proofs = 0')
   if (asked.engine) also('? = any(s.engines)', asked.engine)
   if (asked.template) also('s.template_id = ?', asked.template)
+  // What says it, and scenes that have it though their text says it otherwise.
+  if (asked.part) also(`(s.parts @> array[?]::text[] or exists (select from scenes c where c.prompt_id = s.prompt_id and c.deleted_at is null and (c.body->'place'->>'part' = ? or c.body->'cast' @> jsonb_build_array(jsonb_build_object('part', ?::text)))))`, asked.part, asked.part, asked.part)
   if (asked.ids) also('s.prompt_id = any(string_to_array(?, \',\')::uuid[])', asked.ids)
   if (asked.family) also('s.family = ?', asked.family)
   if (asked.colour) also('s.best_picture in (select picture from picture_colours where names @> array[?]::text[])', asked.colour)

@@ -1,4 +1,4 @@
-import { type Draft, fixedFacetsOf } from '@idolon/core'
+import { type Draft, fixedFacetsOf, partMarks } from '@idolon/core'
 import { createHash } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Database } from '../database/connect.ts'
@@ -83,6 +83,7 @@ export class SearchIndex {
         status: row.status,
         tags: row.tags,
         template_id: row.template_id,
+        parts: [...new Set(partMarks(row.body.marks).map(({ source }) => source.id))],
         engines: [...new Set([...(row.tried_on ?? []), ...row.body.engines.map(({ engine }) => engine)])],
         proofs: row.proofs,
         keepers: row.keepers,
@@ -97,11 +98,11 @@ export class SearchIndex {
         from unnest(?::uuid[], ?::text[], ?::text[], ?::text[], ?::text[]) as t(id, title, tags, words, notes)`
       await trx.raw(
         `with documents as materialized (${documents}),
-          kept as (insert into shelf (prompt_id, project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash) select v.prompt_id, v.project_id, v.status, v.tags, v.template_id, v.engines, v.proofs, v.keepers, v.dropped, v.changed, v.deleted, d.document, v.best_picture, v.text_hash
-            from jsonb_to_recordset(?::jsonb) as v(prompt_id uuid, project_id uuid, status text, tags text[], template_id uuid, engines text[], proofs int, keepers int, dropped int, changed timestamptz, deleted boolean, best_picture text, text_hash text)
+          kept as (insert into shelf (prompt_id, project_id, status, tags, template_id, parts, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash) select v.prompt_id, v.project_id, v.status, v.tags, v.template_id, v.parts, v.engines, v.proofs, v.keepers, v.dropped, v.changed, v.deleted, d.document, v.best_picture, v.text_hash
+            from jsonb_to_recordset(?::jsonb) as v(prompt_id uuid, project_id uuid, status text, tags text[], template_id uuid, parts text[], engines text[], proofs int, keepers int, dropped int, changed timestamptz, deleted boolean, best_picture text, text_hash text)
             join documents d on d.id = v.prompt_id
-            on conflict (prompt_id) do update set (project_id, status, tags, template_id, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash, said_stale, vector_stale, near_stale) =
-              (excluded.project_id, excluded.status, excluded.tags, excluded.template_id, excluded.engines, excluded.proofs, excluded.keepers, excluded.dropped, excluded.changed, excluded.deleted, excluded.document, excluded.best_picture, excluded.text_hash, shelf.said_stale or shelf.text_hash <> excluded.text_hash, shelf.vector_stale or shelf.text_hash <> excluded.text_hash, shelf.near_stale or shelf.text_hash <> excluded.text_hash))
+            on conflict (prompt_id) do update set (project_id, status, tags, template_id, parts, engines, proofs, keepers, dropped, changed, deleted, document, best_picture, text_hash, said_stale, vector_stale, near_stale) =
+              (excluded.project_id, excluded.status, excluded.tags, excluded.template_id, excluded.parts, excluded.engines, excluded.proofs, excluded.keepers, excluded.dropped, excluded.changed, excluded.deleted, excluded.document, excluded.best_picture, excluded.text_hash, shelf.said_stale or shelf.text_hash <> excluded.text_hash, shelf.vector_stale or shelf.text_hash <> excluded.text_hash, shelf.near_stale or shelf.text_hash <> excluded.text_hash))
         insert into search_words (word)
           select distinct lexeme from documents, unnest(tsvector_to_array(document)) as lexeme
           where length(lexeme) between 3 and 40 and not exists (select 1 from search_words w where w.word = lexeme)

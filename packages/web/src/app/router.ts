@@ -20,6 +20,7 @@ export const router = createRouter({
     { path: '/series/:series/play', name: 'played', component: () => import('../series/PlayView.vue'), meta: { title: 'Played' } },
     { path: '/series/:series/changes', name: 'series-changes', component: () => import('../series/ChangesView.vue'), meta: { title: 'What has changed' } },
     { path: '/series/:series/parts/:part', name: 'part', component: () => import('../series/PartView.vue'), meta: { title: 'Characters, places, style' } },
+    { path: '/parts/:part', name: 'project-part', component: () => import('../series/PartView.vue'), meta: { title: 'Characters, places, style' } },
     { path: '/references/:reference?', name: 'references', component: () => import('../references/ReferencesView.vue'), meta: { title: 'References' } },
     { path: '/bin', name: 'bin', component: () => import('../bin/BinView.vue'), meta: { title: 'Bin' } },
     { path: '/helpers/:helper?', name: 'helpers', component: () => import('../helpers/HelpersView.vue'), meta: { title: 'Helpers' } },

@@ -34,7 +34,7 @@ defineExpose({
 <template>
   <section ref="root" class="helpers" aria-label="Helpers">
     <ul>
-      <li v-for="helper in helpers.all" :key="helper.id" :class="{ open: helper.id === chosen }">
+      <li v-for="helper in helpers.forDrafts" :key="helper.id" :class="{ open: helper.id === chosen }">
         <button class="name" :aria-expanded="helper.id === chosen" @click="open(helper.id)"><strong>{{ helper.body.name }}</strong> <span class="soft">{{ helper.body.does }}</span></button>
         <HelperForm v-if="helper.id === chosen" :helper="helper" :text="text" :phrases="phrases" :here="here" :engine="engine" :busy="asking.busy.value" two @ask="(models: string[], values: HelperValues) => ask(helper.id, models, values)" />
       </li>

@@ -38,6 +38,7 @@ import { useOutput } from './use-output.ts'
 /** Loaded when a helper is first looked for: not needed to begin to write. */
 const HelpersPanel = defineAsyncComponent(() => import('./HelpersPanel.vue'))
 const SlotsDialog = defineAsyncComponent(() => import('../templates/SlotsDialog.vue'))
+const PartFromPhrases = defineAsyncComponent(() => import('../series/PartFromPhrases.vue'))
 const ProposalPlace = defineAsyncComponent(() => import('../proposal/ProposalPlace.vue'))
 
 const props = defineProps<{ prompt: Prompt }>()
@@ -100,6 +101,7 @@ async function openHelper(id: string, phrase?: OutlinePhrase): Promise<void> {
 const reuse = ref(false)
 /** Phrases that are to become slots, while that is chosen. */
 const slotting = ref<OutlinePhrase[]>()
+const makingPart = ref(false)
 const reuseVersion = ref<Version>()
 
 const title = computed(() => (known.value.named ? known.value.title : titleOf(draft.value.text)))
@@ -231,12 +233,13 @@ useActions(() => [
   { name: 'Checks', words: 'problems errors findings', run: () => void lookAtStops() },
   { name: 'Output', words: 'what is sent', run: () => (side.value = 'output') },
   { name: 'History', words: 'versions compare', run: () => (side.value = 'history') },
-  ...helpers.all.map(({ id, body }) => ({ name: `Helper: ${body.name}`, words: `language model ask ${body.does} ${body.tags.join(' ')}`, run: () => void openHelper(id) })),
+  ...helpers.forDrafts.map(({ id, body }) => ({ name: `Helper: ${body.name}`, words: `language model ask ${body.does} ${body.tags.join(' ')}`, run: () => void openHelper(id) })),
   { name: 'Helpers', words: 'language model assistant', run: () => (asking.close(), (side.value = 'helpers')) },
   { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
   { name: 'Plan trials', words: 'batch matrix grid combinations experiment xy', run: () => void planTrials() },
   { name: 'Write it in a manner', words: 'style voice rewrite', run: () => void router.push(`/shelf/manners?from=${props.prompt.id}`) },
   { name: 'Make a template of this prompt', words: 'slots frame placeholder reuse', run: () => (slotting.value = []) },
+  { name: 'Make a character, place or style of this prompt', words: 'series part consistent actor look', run: () => (makingPart.value = true) },
   { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
 ])
 </script>
@@ -272,6 +275,7 @@ useActions(() => [
         <button class="plain" :disabled="!draft.text.trim()" @click="planTrials">Plan trials</button>
         <button class="plain" :disabled="!draft.text.trim()" @click="router.push(`/shelf/manners?from=${prompt.id}`)">Write it in a manner</button>
         <button class="plain" :disabled="!phrases.length" @click="slotting = []">Make a template</button>
+        <button class="plain" :disabled="!phrases.length" @click="makingPart = true">Make a character, place or style</button>
         <button v-if="!known.deletedAt" class="plain" @click="remove">Delete</button>
       </p>
       <div class="labelled note"><span>Note</span><SavedText multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" /></div>
@@ -279,6 +283,7 @@ useActions(() => [
     <StopsDialog v-model="stopsOpen" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
     <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />
     <SlotsDialog v-if="slotting" :text="draft.text" :leave-out="draft.leaveOut" :phrases="phrases" :chosen="slotting" :title="title" @close="slotting = undefined" />
+    <PartFromPhrases v-if="makingPart" :phrases="phrases.filter(({ off }) => !off)" :project-id="prompt.projectId" :from="`the prompt “${title}”`" @close="makingPart = false" />
     <ReuseDialog v-model="reuse" :title="reuseVersion ? `${title}, version ${reuseVersion.number}` : title" :prompt-id="prompt.id" :version-id="reuseVersion?.id" />
   </main>
 </template>

@@ -9,6 +9,7 @@ import { useTask } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useGlossary } from '../stores/glossary.ts'
 import { beginFromReading } from './begin-from-reading.ts'
+import PartFromPhrases from '../series/PartFromPhrases.vue'
 import CaptionAsking from './CaptionAsking.vue'
 import SwapFields from './SwapFields.vue'
 
@@ -82,6 +83,7 @@ const sure = ({ stand, confidence }: AgreementRow) =>
 const TRADE = new Set<Facet>(['framing', 'light', 'colour', 'medium', 'technique'])
 const termIn = ({ facet, text }: AgreementRow) => (TRADE.has(facet) ? glossary.glossary?.saidIn(text)[0]?.value.find((term) => TRADE.has(term.facet)) : undefined)
 const busy = ref(false)
+const makingPart = ref(false)
 const begin = () =>
   task(async () => {
     busy.value = true
@@ -131,8 +133,9 @@ const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
           </select>
         </label>
         <p v-if="saying" class="saying">{{ saying }}</p>
-        <p><button class="do" :disabled="!saying || busy">Begin a prompt with this</button></p>
+        <p class="row-actions"><button class="do" :disabled="!saying || busy">Begin a prompt with this</button><button type="button" class="quiet" :disabled="!saying" @click="makingPart = true">Make a character, place or style</button></p>
       </form>
+      <PartFromPhrases v-if="makingPart" :phrases="taken" :project-id="whole.reference.projectId" :from="`the reference “${whole.reference.name || 'without a name'}”`" :picture="whole.reference.picture.sha256" @close="makingPart = false" />
     </template>
   </section>
 </template>

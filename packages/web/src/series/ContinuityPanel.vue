@@ -29,9 +29,11 @@ const load = async () => {
 onScopeDispose(() => clearTimeout(again))
 watch(() => props.open.series.value, () => void load(), { immediate: true })
 const numberOf = (scene: string) => props.open.placeOf(scene) + 1
+const standing = computed(() => slips.value?.filter(({ waived }) => waived === undefined) ?? [])
+const waived = computed(() => slips.value?.filter((slip) => slip.waived !== undefined) ?? [])
 const byScene = computed(() => {
   const groups = new Map<string, SeriesSlip[]>()
-  for (const slip of slips.value ?? []) groups.set(slip.sceneId, [...(groups.get(slip.sceneId) ?? []), slip])
+  for (const slip of standing.value) groups.set(slip.sceneId, [...(groups.get(slip.sceneId) ?? []), slip])
   return [...groups].sort(([a], [b]) => numberOf(a) - numberOf(b))
 })
 const sceneOf = (id: string) => props.open.series.value?.scenes.find((scene) => scene.id === id)
@@ -47,18 +49,49 @@ async function mend({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
   }
   busy.value = false
 }
+/** The slip that is being waived, by what it says: the list may be another by the time it is sent. */
+const waiving = ref('')
+const keyOf = ({ sceneId, kind, reason }: SeriesSlip) => `${sceneId} ${kind} ${reason}`
+async function waive({ sceneId, kind, reason }: SeriesSlip, form: HTMLFormElement): Promise<void> {
+  const because = new FormData(form).get('because')
+  const scene = sceneOf(sceneId)
+  waiving.value = ''
+  if (!scene) return
+  const list = [...(scene.body.waived ?? []), { kind, reason, because: typeof because === 'string' ? because.trim() : '' }]
+  await props.open.changeScene(sceneId, { body: { ...scene.body, waived: list } })
+}
+async function takeBack({ sceneId, kind, waived: because }: SeriesSlip): Promise<void> {
+  const scene = sceneOf(sceneId)
+  if (!scene) return
+  // The reason may name other scenes by now; what was said of it is as it was.
+  const at = scene.body.waived?.findIndex((one) => one.kind === kind && one.because === because) ?? -1
+  await props.open.changeScene(sceneId, { body: { ...scene.body, waived: scene.body.waived?.filter((_, i) => i !== at) ?? [] } })
+}
 </script>
 
 <template>
   <section class="continuity" aria-label="Continuity">
-    <p role="status"><template v-if="!slips">Looking through the scenes …</template><strong v-else>{{ slips.length ? `${counted(slips.length, 'place')} where it does not hold together` : 'It holds together' }}</strong><span v-if="unread" class="soft unread">{{ counted(unread, 'chosen proof') }} still being looked at.</span></p>
-    <p v-if="slips && !slips.length" class="soft">Traits, dress, time, seasons, weather, places, directions, style, engine and framing agree from scene to scene, and so do the chosen proofs that were looked at.</p>
+    <p role="status"><template v-if="!slips">Looking through the scenes …</template><strong v-else>{{ standing.length ? `${counted(standing.length, 'place')} where it does not hold together` : 'It holds together' }}</strong><span v-if="unread" class="soft unread">{{ counted(unread, 'chosen proof') }} still being looked at.</span></p>
+    <p v-if="slips && !standing.length" class="soft">Traits, dress, time, seasons, weather, places, directions, style, engine and framing agree from scene to scene, and so do the chosen proofs that were looked at.</p>
     <div v-for="[scene, list] in byScene" :key="scene" class="of-scene">
       <p><button class="plain strong" @click="emit('choose', scene)">Scene {{ numberOf(scene) }}</button> <span class="soft">{{ sceneOf(scene)?.body.beat }}</span></p>
       <ul>
-        <li v-for="(slip, i) in list" :key="i"><span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }} <button v-if="slip.fix" class="plain" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</button></li>
+        <li v-for="(slip, i) in list" :key="i">
+          <span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }}
+          <form v-if="waiving === keyOf(slip)" class="row-actions" @submit.prevent="waive(slip, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = ''">
+            <input class="field" name="because" maxlength="300" placeholder="why it is right here" aria-label="Why it is right here" @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).focus()" />
+            <button class="plain">Waive</button>
+          </form>
+          <span v-else class="row-actions"><button v-if="slip.fix" class="plain strong" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</button><button class="plain soft" :aria-label="`Waive: ${slip.reason}`" @click="waiving = keyOf(slip)">Waive</button></span>
+        </li>
       </ul>
     </div>
+    <details v-if="waived.length">
+      <summary class="soft">{{ counted(waived.length, 'slip') }} waived</summary>
+      <ul>
+        <li v-for="(slip, i) in waived" :key="i"><button class="plain strong" @click="emit('choose', slip.sceneId)">Scene {{ numberOf(slip.sceneId) }}</button> <span class="soft">{{ slip.reason }}{{ slip.waived ? ` Waived: ${slip.waived}` : '' }}</span> <button class="plain" :aria-label="`Look at it again: ${slip.reason}`" @click="takeBack(slip)">Look at it again</button></li>
+      </ul>
+    </details>
   </section>
 </template>
 

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { addPart, addScenes, listParts, MAX_STORY, type Part, splitStory, type StorySplit } from '@idolon/contract'
+import { sentenceStarts } from '@idolon/core'
 import { computed, ref, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import { bodyOfFound, type FoundPart, foundParts, sameName, scenesFromSplit } from './from-split.ts'
+import OtherSplit from './OtherSplit.vue'
 import type { OpenSeries } from './use-series.ts'
 
 /** From a story to scenes: it is split, the boundaries are moved where they should be, and who and where becomes parts. */
@@ -30,13 +32,22 @@ const read = (starts?: number[]) =>
     parts.value = await call(listParts, { query: { project: project.id } })
     split.value = await call(splitStory, { body: { story: story.value, ...(starts ? { starts } : {}) } })
     splitOf.value = story.value
+    projectId.value = project.id
+    if (!starts) ours.value = startsNow.value
     const few = found.value.length <= 12
     wanted.value = Object.fromEntries(found.value.map((one) => [keyOf(one), wanted.value[keyOf(one)] ?? (one.known !== undefined || one.scenes.length > 1 || few)]))
   })
-const starts = () => split.value!.scenes.map(({ start }) => start)
-const joinUp = (n: number) => read(starts().filter((_, i) => i !== n))
+const startsNow = computed(() => split.value?.scenes.map(({ start }) => start) ?? [])
+const joinUp = (n: number) => read(startsNow.value.filter((_, i) => i !== n))
+/** Where the scenes were computed to begin, before anything was moved. */
+const ours = ref<number[]>([])
+const projectId = ref('')
+/** Where somebody else would begin scenes. */
+const other = shallowRef<{ by: string; starts: number[] }>()
+const otherWithin = ({ start, end }: StorySplit['scenes'][number]) => other.value?.starts.filter((one) => one > start && one < end) ?? []
+const firstWords = (at: number) => story.value.slice(at, at + 60).split(/\s+/).slice(0, 7).join(' ')
 function sentencesOf({ start, text }: StorySplit['scenes'][number]): { at: number; text: string }[] {
-  const froms = [0, ...[...text.matchAll(/[.!?…]["”’)]*\s+(?=["“‘(\p{Lu}])|\n+/gu)].map((match) => match.index + match[0].length)]
+  const froms = sentenceStarts(text)
   return froms.map((from, i) => ({ at: start + from, text: text.slice(from, froms[i + 1] ?? text.length) }))
 }
 const opened = ref<number>()
@@ -87,13 +98,18 @@ async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>
       <div v-else class="found">
         <div>
           <h3>{{ counted(split.scenes.length, 'scene') }} <span class="soft">what is carried on from an earlier scene is in brackets</span></h3>
+          <OtherSplit v-if="splitOf === story" :key="projectId" :project-id="projectId" :story="splitOf" :starts="startsNow" :ours="ours" @other="other = $event" @take="read" />
           <ol>
             <li v-for="(scene, n) in split.scenes" :key="scene.start">
               <span class="number">{{ n + 1 }}</span>
               <div>
                 <p class="beat">{{ scene.beat || scene.text.slice(0, 120) }}</p>
                 <p class="soft">{{ [scene.cast.join(', '), scene.place && (scene.place.carried ? `(${scene.place.text})` : scene.place.text), scene.moment && (scene.moment.carried ? `(${scene.moment.text})` : scene.moment.text)].filter(Boolean).join(' · ') || 'nobody, nowhere, no time' }}</p>
-                <p v-if="opened === n" class="passage"><template v-for="(sentence, i) in sentencesOf(scene)" :key="sentence.at"><button v-if="i > 0" class="plain cut" @click="read([...starts(), sentence.at])">begin a scene here</button>{{ sentence.text }}</template></p>
+                <p v-if="opened === n" class="passage"><template v-for="(sentence, i) in sentencesOf(scene)" :key="sentence.at"><button v-if="i > 0" class="plain cut" @click="read([...startsNow, sentence.at])">begin a scene here</button>{{ sentence.text }}</template></p>
+                <template v-if="other">
+                  <p v-if="n > 0 && !other.starts.includes(scene.start)" class="else">{{ other.by }} goes on here with the scene before.</p>
+                  <p v-for="at in otherWithin(scene)" :key="at" class="else">{{ other.by }} begins a scene within: “{{ firstWords(at) }} …” <button class="plain" :aria-label="`Begin a scene at “${firstWords(at)}”`" @click="read([...startsNow, at])">Begin it there</button></p>
+                </template>
               </div>
               <span class="row-actions"><button class="plain" :aria-expanded="opened === n" @click="opened = opened === n ? undefined : n">Its passage</button><button v-if="n > 0" class="plain" @click="joinUp(n)">Join with the one before</button></span>
             </li>
@@ -160,6 +176,11 @@ ol li {
   padding-left: 10px;
   border-left: 2px solid var(--rule);
   white-space: pre-line;
+}
+.else {
+  padding-left: 10px;
+  border-left: 2px solid var(--accent);
+  font-size: 13px;
 }
 .cut {
   display: block;

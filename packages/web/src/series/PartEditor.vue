@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { type Aspect, ASPECTS, freeKey, type PartBody, partProblems } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
+import LookFromReference from './LookFromReference.vue'
+import PartReferences from './PartReferences.vue'
 
 /** What a character, place or style says: always, by variant, and never. */
-const props = defineProps<{ body: PartBody; version: number; busy: boolean }>()
+const props = defineProps<{ body: PartBody; projectId: string; version: number; busy: boolean }>()
 const emit = defineEmits<{ change: [body: PartBody]; save: [body: PartBody]; leave: [] }>()
 const body = ref<PartBody>(structuredClone(props.body))
 watch(() => props.body, (next) => (body.value = structuredClone(next)))
@@ -27,6 +29,9 @@ const never = lines('never')
 const KIND = computed(() => body.value.kind)
 const FIRST = { character: 'What it is: an old beekeeper', place: 'What it is: a mossy stone bridge', style: 'What kind of picture: gouache illustration' } as const
 const NEXT = { character: 'build, hair, face, bearing', place: 'what is in it, what is around it', style: 'palette, light, technique' } as const
+const put = (next: PartBody) => (body.value = structuredClone(next))
+/** Takes a picture along; of a role that only one picture has it takes the place of the one before. */
+defineExpose({ takeAlong: (use: PartBody['references'][number]) => (body.value.references = [...body.value.references.filter(({ role, reference }) => role !== use.role && reference !== use.reference), use].slice(-6)) })
 function leave(): void {
   body.value = structuredClone(props.body)
   emit('leave')
@@ -56,6 +61,8 @@ function moveUp(place: number): void {
       </ul>
       <p class="row-actions"><button v-for="aspect in ASPECTS[KIND]" :key="aspect" type="button" class="plain" @click="addVariant(aspect)">Another {{ aspect }}</button></p>
     </fieldset>
+    <LookFromReference :project-id="projectId" :body="body" @put="put" />
+    <PartReferences :project-id="projectId" :kind="KIND" :references="body.references" @change="body.references = $event" />
     <label class="labelled"><span>Never said, one a line; it goes on the leave-out list</span><textarea v-model="never" class="field" rows="2" /></label>
     <div v-if="KIND !== 'style'" class="two">
       <label class="labelled"><span>Spoken of again as</span><input v-model="body.again" class="field" maxlength="200" :placeholder="KIND === 'character' ? 'the beekeeper' : 'the bridge'" /></label>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { deletePart, type Part, type PartVersion, previewPart, putBack, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
+import { type AnswerOf, deletePart, type Part, type PartVersion, previewPart, putBack, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
 import type { PartBody } from '@idolon/core'
 import { useDebounceFn } from '@vueuse/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayExactly, sayWhen } from '../shared/said.ts'
@@ -11,6 +12,7 @@ import { useNow } from '../shared/use-now.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useDeciding } from './decide-offers.ts'
 import PartEditor from './PartEditor.vue'
+import PartSheet from './PartSheet.vue'
 import SceneEffects from './SceneEffects.vue'
 import { useSeries } from './use-series.ts'
 
@@ -22,10 +24,15 @@ const task = useTask()
 const now = useNow()
 const engines = useEngines()
 void engines.load()
-const seriesId = computed(() => String(route.params['series']))
+/** The series it is looked at from; of a part that was opened by itself, the one that has it most. */
+const usedIn = shallowRef<AnswerOf<typeof readPart>['series']>([])
+const seriesId = computed(() => (typeof route.params['series'] === 'string' && route.params['series']) || usedIn.value[0]?.id)
+const elsewhere = computed(() => usedIn.value.filter(({ id }) => id !== seriesId.value))
+const sheets = shallowRef<AnswerOf<typeof readPart>['sheets']>([])
 const partId = computed(() => String(route.params['part']))
 const open = useSeries(seriesId)
-const decideOffers = useDeciding(() => seriesId.value)
+const decideOffers = useDeciding(() => seriesId.value!)
+const editor = useTemplateRef('editor')
 
 const part = shallowRef<Part>()
 const versions = shallowRef<PartVersion[]>([])
@@ -35,16 +42,22 @@ const offers = shallowRef<SceneOffer[]>([])
 const previewing = ref(false)
 const busy = ref(false)
 
-const readOffers = async () => (offers.value = (await call(readSceneOffers, { params: { series: seriesId.value } })).filter((one) => one.partId === partId.value))
+const readOffers = async () => (offers.value = !seriesId.value ? [] : (await call(readSceneOffers, { params: { series: seriesId.value } })).filter((one) => one.partId === partId.value))
 const load = async () => {
   const found = await call(readPart, { params: { part: partId.value } })
   part.value = found.part
   versions.value = found.versions
+  usedIn.value = found.series
+  sheets.value = found.sheets
   shown.value = found.part.body
   previewing.value = false
   await readOffers()
 }
-watch([seriesId, partId], () => void task(load), { immediate: true })
+watch([() => route.params['series'], partId], () => void task(load), { immediate: true })
+onChange((event) => {
+  // A sheet that was made, deleted or tagged; the editor keeps what is being written.
+  if (event !== 'reset' && event.kind === 'prompt') void call(readPart, { params: { part: partId.value } }).then((found) => ((sheets.value = found.sheets), (usedIn.value = found.series)), () => undefined)
+})
 
 let asked = 0
 const preview = useDebounceFn(async (body: PartBody) => {
@@ -54,7 +67,9 @@ const preview = useDebounceFn(async (body: PartBody) => {
     await readOffers()
     return
   }
-  const found = await task(() => call(previewPart, { params: { series: seriesId.value }, body: { part: partId.value, body } }))
+  const series = seriesId.value
+  if (!series) return
+  const found = await task(() => call(previewPart, { params: { series }, body: { part: partId.value, body } }))
   // An older answer is dropped.
   if (!found || mine !== asked) return
   offers.value = found
@@ -79,10 +94,11 @@ const remove = () =>
   task(async () => {
     const { id, body } = part.value!
     await call(deletePart, { params: { part: id } })
-    await router.push(`/series/${seriesId.value}`)
+    const from = seriesId.value
+    await router.push(from ? `/series/${from}` : '/series')
     notices.show(`“${body.name}” is in the bin. Texts that came from it stay as they are.`, { action: { label: 'Put it back', run: () => void task(async () => {
       await call(putBack, { params: { kind: 'part', id } })
-      await router.push(`/series/${seriesId.value}/parts/${id}`)
+      await router.push(from ? `/series/${from}/parts/${id}` : `/parts/${id}`)
     }) } })
   })
 const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as const
@@ -90,13 +106,14 @@ const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as cons
 
 <template>
   <main class="page part">
-    <p><RouterLink :to="`/series/${seriesId}`">{{ open.series.value?.name ?? 'Series' }}</RouterLink></p>
+    <p><RouterLink :to="seriesId ? `/series/${seriesId}` : '/series'">{{ open.series.value?.name ?? 'Series' }}</RouterLink></p>
     <h1 v-if="part" class="view-title">{{ part.body.name }} <span class="scope">{{ KINDS[part.body.kind] }}, version {{ part.version }}, in {{ counted(part.scenes, 'scene') }}</span></h1>
     <div v-if="part && shown" class="columns">
       <div class="left">
-        <PartEditor :body="shown" :version="part.version" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
+        <PartEditor ref="editor" :body="shown" :project-id="part.projectId" :version="part.version" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
           <template #engine="{ body }"><label class="labelled"><span>Engine</span><select class="field" :value="body.engines[0]?.engine ?? ''" @change="body.engines = ($event.target as HTMLSelectElement).value ? [{ engine: ($event.target as HTMLSelectElement).value }] : []"><option value="">the project’s usual one</option><option v-for="one in engines.newest" :key="one.id" :value="one.id">{{ one.name }}</option></select></label></template>
         </PartEditor>
+        <PartSheet v-if="part.body.kind === 'character'" :part="part" :style="open.series.value?.style ?? null" :sheets="sheets" :references="part.body.references" @reference="editor?.takeAlong($event)" />
         <details v-if="versions.length > 1">
           <summary class="soft">{{ counted(versions.length, 'version') }}</summary>
           <ul class="versions">
@@ -107,7 +124,8 @@ const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as cons
       </div>
       <div class="right">
         <SceneEffects v-if="open.series.value && (previewing || offers.length)" :series="open.series.value" :offers="offers" :decides="!previewing" :busy="busy" @decide="decide" />
-        <p v-else class="soft">{{ part.scenes ? `Change something: every scene it reaches is shown here, the new text against the old, before anything is kept.` : 'No scene has it yet. Add it to a scene, under “Who is there” or “Where”.' }}</p>
+        <p v-else class="soft">{{ !seriesId ? 'No series has it yet. Add it to a scene, under “Who is there” or “Where”.' : part.scenes ? `Change something: every scene it reaches is shown here, the new text against the old, before anything is kept.` : 'No scene has it yet. Add it to a scene, under “Who is there” or “Where”.' }}</p>
+        <p v-if="elsewhere.length" class="soft">It is also in <template v-for="(one, i) in elsewhere" :key="one.id">{{ i ? ', ' : '' }}{{ counted(one.scenes, 'scene') }} of <RouterLink :to="`/series/${one.id}/parts/${part.id}`">{{ one.name }}</RouterLink></template>, where a change is offered, too.</p>
       </div>
     </div>
   </main>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { priceScenes, runScenes, type Scene } from '@idolon/contract'
+import { priceScenes, runScenes, type Scene, stopScenes } from '@idolon/contract'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -43,6 +43,17 @@ async function run(): Promise<void> {
   })
   busy.value = false
 }
+const stopping = ref(false)
+async function stop(): Promise<void> {
+  stopping.value = true
+  const before = coming.value
+  await task(async () => {
+    await call(stopScenes, { params: { series: props.open.series.value!.id } })
+    await props.open.load()
+    notices.show(coming.value ? `${counted(before - coming.value, 'proof')} stopped; nothing was charged for ${before - coming.value === 1 ? 'it' : 'them'}. ${counted(coming.value, 'proof')} that an engine has already still ${coming.value === 1 ? 'comes' : 'come'}.` : `${counted(before, 'proof')} stopped; nothing was charged for ${before === 1 ? 'it' : 'them'}.`)
+  })
+  stopping.value = false
+}
 const newer = computed(() => scenes.value.filter(({ newest, chosen }) => newest && (!chosen || newest.storedAt! > chosen.storedAt!)))
 async function chooseNewest(): Promise<void> {
   const list = newer.value
@@ -60,7 +71,7 @@ const toggle = (id: string) => (picked.value = picked.value.has(id) ? new Set([.
       <button class="do" :disabled="busy || !price" @click="run">Try {{ counted(taken.length, 'scene') }}</button>
       <span class="soft">{{ !taken.length ? 'None is like that.' : price ? `${counted(price.proofs, 'proof')}, ${price.said} in all` : 'Reckoning …' }}</span>
     </p>
-    <p v-if="coming" role="status"><progress :max="Math.max(total, coming)" :value="Math.max(total, coming) - coming" aria-label="Proofs that have come" /> {{ counted(coming, 'proof') }} to come; they land at their scenes, also when this page is closed.</p>
+    <p v-if="coming" role="status"><progress :max="Math.max(total, coming)" :value="Math.max(total, coming) - coming" aria-label="Proofs that have come" /> {{ counted(coming, 'proof') }} to come; they land at their scenes, also when this page is closed. <button class="quiet" :disabled="stopping" @click="stop">Stop the rest</button></p>
     <p v-if="newer.length" class="row-actions"><span>{{ counted(newer.length, 'scene has', 'scenes have') }} a proof newer than the chosen one.</span><button class="quiet" @click="chooseNewest">Choose the newest in {{ newer.length === 1 ? 'it' : 'all of them' }}</button></p>
     <ol class="contact" aria-label="All chosen proofs">
       <li v-for="(scene, i) in scenes" :key="scene.id"><img v-if="scene.chosen?.picture" :src="`/api/pictures/${scene.chosen.picture.sha256}/thumbnail`" :alt="scene.body.beat" loading="lazy" :class="{ stale: scene.stale }" /><span v-else class="none" /><span class="soft">{{ i + 1 }}{{ scene.stale ? ' stale' : '' }}</span></li>

@@ -14,20 +14,21 @@ const rows = computed(() =>
     return scene ? [{ offer, scene, number: place + 1, part: props.series.parts.find(({ id }) => id === offer.partId)?.body.name ?? 'a part in the bin' }] : []
   }),
 )
-const changing = computed(() => rows.value.filter(({ offer }) => offer.changed.length))
+const changing = computed(() => rows.value.filter(({ offer }) => offer.changed.length || offer.besides.length))
 const stales = computed(() => rows.value.filter(({ offer }) => offer.stales).length)
 </script>
 
 <template>
   <section class="effects" aria-label="What it changes">
     <p role="status">
-      <strong>{{ changing.length ? `Changes ${counted(changing.length, 'scene')}` : 'Changes the words of no scene' }}</strong><template v-if="stales">; {{ counted(stales, 'chosen proof') }} would be stale</template>.
+      <strong>{{ changing.length ? `Changes ${counted(changing.length, 'scene')}` : 'Changes no scene' }}</strong><template v-if="stales">; {{ counted(stales, 'chosen proof') }} would be stale</template>.
       <template v-if="decides && rows.length"> <button class="do" :disabled="busy" @click="emit('decide', [...offers], [])">Take it in all</button> <button class="plain" :disabled="busy" @click="emit('decide', [], [...offers])">Leave all</button></template>
     </p>
     <ul>
       <li v-for="{ offer, scene, number, part } in rows" :key="`${offer.sceneId} ${offer.partId}`">
         <p class="head"><span class="number">{{ number }}</span> <RouterLink :to="`/desk/${scene.promptId}`">{{ scene.body.beat || 'A scene without words' }}</RouterLink> <span class="soft">{{ part }}{{ offer.stales ? '; its chosen proof would be stale' : scene.stale ? '; its chosen proof is stale' : '' }}</span></p>
         <WordDiff :before="scene.text" :after="offer.text" />
+        <p v-if="offer.besides.length" class="soft">Its {{ offer.besides.join(' and ') }} {{ offer.besides.length > 1 || offer.besides[0] === 'reference pictures' ? 'change' : 'changes' }}, too.</p>
         <p v-for="(one, i) in offer.overrides" :key="i" class="soft">Override: {{ one.text === null ? `“${one.given}” is not said here` : `it says “${one.text}” here instead of “${one.given}”` }}; it stays.</p>
         <p v-if="decides" class="row-actions"><button class="plain strong" :disabled="busy" @click="emit('decide', [offer], [])">Take</button><button class="plain" :disabled="busy" @click="emit('decide', [], [offer])">Leave</button></p>
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { MAX_STORY, type Scene } from '@idolon/contract'
+import { sentenceStarts } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 import type { OpenSeries } from './use-series.ts'
 
@@ -37,7 +38,7 @@ const stretches = computed<Stretch[]>(() => {
 /** Where sentences of a passage begin, its first left out. */
 function sentences({ start, end }: Stretch): { start: number; text: string }[] {
   const said = story.value.slice(start, end)
-  const starts = [0, ...[...said.matchAll(/[.!?…]["”’)]*\s+(?=["“‘(\p{Lu}])|\n+/gu)].map((match) => match.index + match[0].length)]
+  const starts = sentenceStarts(said)
   return starts.map((from, i) => ({ start: start + from, text: said.slice(from, starts[i + 1] ?? said.length) }))
 }
 async function save(): Promise<void> {

@@ -1,5 +1,5 @@
 import type { Part, StorySplit } from '@idolon/contract'
-import { blankPart, blankScene, type PartBody, type SceneBody } from '@idolon/core'
+import { bareName, blankPart, blankScene, type PartBody, type SceneBody } from '@idolon/core'
 
 /** Somebody or somewhere of a story that may become a part of the series. */
 export interface FoundPart {
@@ -15,23 +15,22 @@ export interface FoundPart {
 }
 
 const capital = (said: string) => said.replace(/^\p{Ll}/u, (letter) => letter.toUpperCase())
-const bare = (said: string) => said.toLowerCase().replace(/^(?:an?|the|his|her|their|its|my|our)\s+/, '').trim()
-const called = ({ body }: Part, name: string) => [body.name, ...body.also].some((one) => bare(one) === bare(name))
+const called = ({ body }: Part, name: string) => [body.name, ...body.also].some((one) => bareName(one) === bareName(name))
 
 /** Who and where a split story tells of, those of more scenes first. */
 export function foundParts({ scenes, cast }: StorySplit, parts: readonly Part[]): FoundPart[] {
   const places = new Map<string, { name: string; scenes: number[] }>()
   scenes.forEach(({ place }, n) => {
     if (!place) return
-    const one = places.get(bare(place.text)) ?? { name: capital(bare(place.text)), scenes: [] }
+    const one = places.get(bareName(place.text)) ?? { name: capital(bareName(place.text)), scenes: [] }
     one.scenes.push(n)
-    places.set(bare(place.text), one)
+    places.set(bareName(place.text), one)
   })
   const known = (kind: FoundPart['kind'], names: readonly string[]) => {
     const part = parts.find((one) => one.body.kind === kind && names.some((name) => called(one, name)))
     return part ? { known: part.id } : {}
   }
-  const people = cast.filter(({ name }) => name !== 'narrator').map(({ name, also, scenes: own }): FoundPart => ({ kind: 'character', name: capital(name), role: /^\p{Ll}/u.test(name), also: also.filter((one) => bare(one) !== bare(name)), scenes: own, ...known('character', [name, ...also]) }))
+  const people = cast.filter(({ name }) => name !== 'narrator').map(({ name, also, scenes: own }): FoundPart => ({ kind: 'character', name: capital(name), role: /^\p{Ll}/u.test(name), also: also.filter((one) => bareName(one) !== bareName(name)), scenes: own, ...known('character', [name, ...also]) }))
   const found = [...people, ...[...places.values()].map((one): FoundPart => ({ kind: 'place', ...one, role: true, also: [], ...known('place', [one.name]) }))]
   return found.sort((a, b) => (a.kind === b.kind ? b.scenes.length - a.scenes.length : a.kind === 'character' ? -1 : 1))
 }
@@ -50,8 +49,8 @@ export function scenesFromSplit({ scenes, cast }: StorySplit, partOf: (kind: Fou
       return part ? [{ part, variants: [] }] : []
     })
     const where = place && partOf('place', place.text)
-    const body: SceneBody = { ...blankScene(), beat, words: beat, cast: who, place: where ? { part: where, variants: [] } : null, where: where || !place ? '' : bare(place.text), moment: moment?.text ?? '' }
+    const body: SceneBody = { ...blankScene(), beat, words: beat, cast: who, place: where ? { part: where, variants: [] } : null, where: where || !place ? '' : bareName(place.text), moment: moment?.text ?? '' }
     return { id: crypto.randomUUID(), body, story: { start, end } }
   })
 }
-export const sameName = (a: string, b: string): boolean => bare(a) === bare(b)
+export const sameName = (a: string, b: string): boolean => bareName(a) === bareName(b)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { listTemplates, type TagCount, type Template } from '@idolon/contract'
+import { listParts, listTemplates, type Part, type TagCount, type Template } from '@idolon/contract'
+import { PART_KINDS } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { useEngines } from '../stores/engines.ts'
@@ -14,12 +15,23 @@ const engines = useEngines()
 void engines.load().catch(() => undefined)
 const templates = shallowRef<Template[]>([])
 const COLOURS = ['red', 'orange', 'yellow', 'green', 'blue', 'purple', 'pink', 'brown', 'beige', 'grey', 'black', 'white']
-const MORE: readonly SearchName[] = ['engine', 'kept', 'tried', 'colour', 'template', 'since', 'until']
+const MORE: readonly SearchName[] = ['engine', 'kept', 'tried', 'colour', 'template', 'part', 'since', 'until']
 const open = ref(false)
 const shown = computed(() => open.value || MORE.some((name) => props.text(name)))
 watch(shown, (now) => {
   if (now && !templates.value.length) void call(listTemplates, { query: {} }).then((list) => (templates.value = list), () => undefined)
 }, { immediate: true })
+/** Of the project that is looked in, or of all. */
+const parts = shallowRef<Part[]>([])
+watch(
+  () => [shown.value, props.text('project'), projects.all] as const,
+  async ([now, project, all]) => {
+    if (!now) return
+    const lists = await Promise.all((project ? [project] : all.map(({ id }) => id)).map((id) => call(listParts, { query: { project: id } }).catch(() => [])))
+    parts.value = lists.flat()
+  },
+  { immediate: true },
+)
 const q = ref(props.text('q'))
 let typing: ReturnType<typeof setTimeout> | undefined
 watch(q, (now) => {
@@ -55,6 +67,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
     <select class="field" aria-label="Engine" :value="text('engine')" @change="emit('set', 'engine', value($event))"><option value="">any engine</option><option v-for="engine in engines.newest" :key="engine.id" :value="engine.id">{{ engine.name }}</option></select>
     <select class="field" aria-label="Colour of the best proof" :value="text('colour')" @change="emit('set', 'colour', value($event))"><option value="">any colour</option><option v-for="colour in COLOURS" :key="colour">{{ colour }}</option></select>
     <select class="field" aria-label="Template" :value="text('template')" @change="emit('set', 'template', value($event))"><option value="">any template</option><option v-for="template in templates.filter(({ drafts, id }) => drafts || id === text('template'))" :key="template.id" :value="template.id">{{ template.body.name }}</option></select>
+    <select v-if="parts.length || text('part')" class="field" aria-label="Character, place or style" :value="text('part')" @change="emit('set', 'part', value($event))"><option value="">any character, place, style</option><optgroup v-for="kind in PART_KINDS" :key="kind" :label="kind"><option v-for="part in parts.filter(({ body }) => body.kind === kind)" :key="part.id" :value="part.id">{{ part.body.name }}</option></optgroup></select>
     <label>changed from <input class="field" type="date" :value="text('since')" aria-label="Changed from" @change="emit('set', 'since', value($event))" /></label>
     <label>to <input class="field" type="date" :value="text('until')" aria-label="Changed to" @change="emit('set', 'until', value($event))" /></label>
   </div>

@@ -5,14 +5,14 @@ import { useRoute, useRouter } from 'vue-router'
 type Query = NonNullable<QueryOf<typeof searchShelf>>
 export const STATUSES: readonly Status[] = ['rough', 'testing', 'proven', 'retired']
 /** What a search may name, as its address has it. */
-export const NAMES = ['q', 'by', 'project', 'tag', 'status', 'engine', 'kept', 'tried', 'colour', 'template', 'each', 'since', 'until'] as const
+export const NAMES = ['q', 'by', 'project', 'tag', 'status', 'engine', 'kept', 'tried', 'colour', 'template', 'part', 'each', 'since', 'until'] as const
 export type SearchName = (typeof NAMES)[number]
 const DAY = /^\d{4}-\d{2}-\d{2}$/
 
 /** The query that an address asks for; what does not fit is passed over, since an address is anyone's to write. */
 export function queryOf(text: (name: SearchName) => string): Query {
   const kept = Number(text('kept'))
-  const words = (name: 'project' | 'tag' | 'engine' | 'colour' | 'template') => (text(name) ? { [name]: text(name) } : {})
+  const words = (name: 'project' | 'tag' | 'engine' | 'colour' | 'template' | 'part') => (text(name) ? { [name]: text(name) } : {})
   return {
     q: text('q').slice(0, 500),
     ...(text('by') === 'meaning' ? { by: 'meaning' as const } : {}),
@@ -22,6 +22,7 @@ export function queryOf(text: (name: SearchName) => string): Query {
     ...words('engine'),
     ...words('colour'),
     ...words('template'),
+    ...words('part'),
     ...(STATUSES.includes(text('status') as Status) ? { status: text('status') as Status } : {}),
     ...(Number.isInteger(kept) && kept > 0 ? { kept } : {}),
     ...(text('tried') === 'yes' || text('tried') === 'no' ? { tried: text('tried') === 'yes' } : {}),

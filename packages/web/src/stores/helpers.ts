@@ -1,6 +1,6 @@
 import { type Helper, listHelpers } from '@idolon/contract'
 import { defineStore } from 'pinia'
-import { shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 
@@ -14,5 +14,7 @@ export const useHelpers = defineStore('helpers', () => {
     if (all.value.length && (event === 'reset' || event.kind === 'helpers')) void read().catch(() => undefined)
   })
   const find = (id: string): Helper | undefined => all.value.find((one) => one.id === id)
-  return { all, load, read, find }
+  /** Those that are asked about a draft; a story is split where a series begins. */
+  const forDrafts = computed(() => all.value.filter(({ body }) => body.answer !== 'scenes'))
+  return { all, forDrafts, load, read, find }
 })

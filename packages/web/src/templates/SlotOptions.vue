@@ -2,6 +2,7 @@
 import { readOptions, type TemplateSlot, TERMS_BY_FACET } from '@idolon/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useTask } from '../notices/notices.ts'
+import PartOptions from '../series/PartOptions.vue'
 import { readText } from '../shared/read-text.ts'
 
 /** The options of one slot: typed or pasted, one a line, from a CSV file, or from the glossary. */
@@ -44,6 +45,7 @@ function addTerm(): void {
         <datalist :id="`terms-${of.facet}`"><option v-for="term in terms" :key="term" :value="term" /></datalist>
         <button type="button" class="plain" :disabled="!chosenTerm.trim()" @click="addTerm">Add</button>
       </span>
+      <PartOptions @add="take($event.join('\n'), of.options)" />
       <input ref="file" type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="fromFile($event.target as HTMLInputElement)" />
     </p>
     <ul v-if="problems.length" role="status"><li v-for="problem in problems.slice(0, 4)" :key="problem">{{ problem }}</li></ul>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { type Prompt, readPrompt, readTemplateWhole, startTrial } from '@idolon/contract'
-import { type Combinations, type EngineChoice, type Facet, factorName, optionName, type Phrase, type SettingValue, TERMS_BY_FACET, type TrialBody } from '@idolon/core'
+import { type Prompt, readPrompt, readSheetLists, readTemplateWhole, startTrial } from '@idolon/contract'
+import { type Combinations, type EngineChoice, type Facet, factorName, optionName, type Phrase, type SettingValue, sheetPlaces, TERMS_BY_FACET, type TrialBody } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -45,6 +45,11 @@ void task(async () => {
   planName.value = read.title
   void projectPhrases.load(read.projectId).catch(() => undefined)
   phrases.value = (await reading.ask('read', { text: read.draft.text })).phrases
+  const sheet = route.query['sheet']
+  if (typeof sheet === 'string') {
+    for (const { start, end, name, options } of sheetPlaces(read.draft.text, await call(readSheetLists, { params: { part: sheet } }))) addWords(start, end, name, options)
+    setup.value = { ...setup.value, way: { kind: 'one-at-a-time' } }
+  }
   if (!read.template) return
   const { template } = await call(readTemplateWhole, { params: { template: read.template.id } })
   slotOptions.value = read.draft.marks.flatMap((mark) => {

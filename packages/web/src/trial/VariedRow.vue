@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { EngineChoice, EngineProfile } from '@idolon/core'
 import { computed, ref } from 'vue'
+import PartOptions from '../series/PartOptions.vue'
 import { useEngines } from '../stores/engines.ts'
 import { nameOf, type Varied } from './trial-setup.ts'
 
@@ -22,6 +23,7 @@ function add(): void {
   if (props.varied.kind === 'words' && added.value.trim()) emit('options', [...new Set([...props.varied.options, added.value.trim()])].slice(0, 60))
   added.value = ''
 }
+const addAll = (options: string[]) => props.varied.kind === 'words' && emit('options', [...new Set([...props.varied.options, ...options])].slice(0, 60))
 function tick({ id, revision }: EngineProfile): void {
   if (props.varied.kind !== 'engine') return
   const rest = props.varied.options.filter((one) => engines.find(one.engine, one.revision) !== engines.find(id, revision))
@@ -47,6 +49,7 @@ function values(text: string): void {
         <input v-model="added" class="field" :list="`offered-${varied.start}`" :aria-label="`Another option for ${varied.name}`" placeholder="another, or a term" maxlength="500" @keydown.enter.prevent="add" />
         <datalist :id="`offered-${varied.start}`"><option v-for="term in offered" :key="term" :value="term" /></datalist>
         <button class="plain" :disabled="!added.trim()" @click="add">Add</button>
+        <PartOptions @add="addAll" />
         <button class="plain" :disabled="varied.options.includes('')" title="One option in which nothing stands there" @click="emit('options', [...varied.options, ''])">Add “nothing”</button>
       </p>
     </div>

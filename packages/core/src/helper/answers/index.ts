@@ -8,6 +8,7 @@ import { ideas } from './ideas.ts'
 import { leaveOuts } from './leave-outs.ts'
 import { prompt } from './prompt.ts'
 import { questions } from './questions.ts'
+import { scenes } from './scenes.ts'
 
 /** Every shape an answer may have. */
-export const ANSWERS: Readonly<Record<AnswerKind, AnswerShape>> = { prompt, engine, facets, questions, ideas, alternatives, explanation, 'leave-outs': leaveOuts } as Record<AnswerKind, AnswerShape>
+export const ANSWERS: Readonly<Record<AnswerKind, AnswerShape>> = { prompt, engine, facets, questions, ideas, alternatives, explanation, 'leave-outs': leaveOuts, scenes } as Record<AnswerKind, AnswerShape>

@@ -14,8 +14,10 @@ import { leaveOutList } from './leave-out-list.ts'
 import { moreLikeThis } from './more-like-this.ts'
 import { sayOtherwise } from './say-otherwise.ts'
 import type { ShippedHelper } from './shipped-helper.ts'
+import { MOST_SPLIT, splitStory } from './split-story.ts'
 import { tighten } from './tighten.ts'
 
+export { MOST_SPLIT }
 export type { ShippedHelper }
 /** The helpers that ship with Idolon, in the order of the work. */
-export const SHIPPED_HELPERS: readonly ShippedHelper[] = [fillOut, inAManner, askMe, ideas, moreLikeThis, tighten, sayOtherwise, carryOver, anotherMedium, anotherLight, anotherViewpoint, forThisEngine, byFacets, leaveOutList, explain, describePicture]
+export const SHIPPED_HELPERS: readonly ShippedHelper[] = [fillOut, inAManner, askMe, ideas, moreLikeThis, tighten, sayOtherwise, carryOver, anotherMedium, anotherLight, anotherViewpoint, forThisEngine, byFacets, leaveOutList, explain, describePicture, splitStory]

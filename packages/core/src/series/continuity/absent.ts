@@ -1,19 +1,19 @@
+import { literal } from '../../english/whole-word.ts'
+import { bareName } from '../bare-name.ts'
+import { isSaid } from '../said.ts'
 import { marksOf, type SeenSeries } from './seen.ts'
 import type { Slip } from './slip.ts'
-import { isSaid } from './trait.ts'
-
-const bare = (said: string) => said.toLowerCase().replace(/^(?:an?|the|his|her|their|its|my|our)\s+/, '').trim()
 
 /** A name told by the story itself, not in speech and not of somebody only thought or spoken of. */
-const isThere = (story: string, name: string): boolean => new RegExp(`(?<!\\b(?:of|about|like|than|for|without|as) )(?<![\\p{L}])${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?!['’]s|[\\p{L}])`, 'u').test(story.replace(/["“][^"”]*["”]/g, ' '))
+const isThere = (story: string, name: string): boolean => new RegExp(`(?<!\\b(?:of|about|like|than|for|without|as) )(?<![\\p{L}])${literal(name)}(?!['’]s|[\\p{L}])`, 'u').test(story.replace(/["“][^"”]*["”]/g, ' '))
 
 /** A character that the story has in a scene and the scene's picture has not. */
 export function absent(series: SeenSeries): Slip[] {
   return series.scenes.flatMap((scene, at) => {
-    const told = scene.story?.cast.map(bare) ?? []
+    const told = scene.story?.cast.map(bareName) ?? []
     return [...series.parts.values()].flatMap(({ id, body }): Slip[] => {
       if (body.kind !== 'character') return []
-      const names = [body.name, ...body.also].map(bare)
+      const names = [body.name, ...body.also].map(bareName)
       const inStory = told.some((one) => names.includes(one) || names.some((name) => name.split(' ').includes(one) || one.split(' ').includes(name)))
       const byName = [body.name, ...body.also].some((name) => /^\p{Lu}/u.test(name) && scene.story && isThere(scene.story.text, name))
       const inCast = scene.body.cast.some(({ part }) => part === id)

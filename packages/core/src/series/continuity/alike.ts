@@ -1,4 +1,5 @@
-import { contentOf, type SeenSeries } from './seen.ts'
+import { contentOf } from '../content.ts'
+import type { SeenSeries } from './seen.ts'
 import type { Slip } from './slip.ts'
 
 /** Two characters of a series whose descriptions share so much that a picture will not tell them apart. */

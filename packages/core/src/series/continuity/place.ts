@@ -1,6 +1,7 @@
+import { contradictionIn } from '../said.ts'
 import type { SeenSeries } from './seen.ts'
 import type { Slip } from './slip.ts'
-import { contradictionIn, fixed } from './trait.ts'
+import { fixed } from './trait.ts'
 
 /** A place described two ways: a scene lacks or contradicts what is always said of it, or two scenes at one place named in words say opposite things of it. */
 export function place(series: SeenSeries): Slip[] {

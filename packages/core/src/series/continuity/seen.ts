@@ -30,12 +30,10 @@ export interface SeenSeries {
 
 export const named = (series: SeenSeries, part: string): string => series.parts.get(part)?.body.name ?? 'a part'
 
-const EMPTY = new Set('a an the of in on at by with and or to from into over under for his her its their my our is are was were very small large old young'.split(' '))
-/** Words that tell one thing from another, in lower case. */
-export const contentOf = (said: string): string[] => (said.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).filter((word) => !EMPTY.has(word))
-export const allContent = (said: string): string[] => (said.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).filter((word) => !/^(?:a|an|the|of|in|on|at|by|with|and|or|to)$/.test(word))
-
 export const marksOf = (draft: Draft, part: string): (Mark & { kind: 'from' })[] => draft.marks.filter((mark): mark is Mark & { kind: 'from' } => mark.kind === 'from' && mark.source.id === part)
+
+/** Whether a draft says a part as an older version of it has it. */
+export const isBehind = (draft: Draft, { id, version }: Pick<PartNow, 'id' | 'version'>): boolean => marksOf(draft, id).some(({ source }) => (source.version ?? 1) < version)
 
 /** Pairs of scenes that follow one another. */
 export const steps = (series: SeenSeries): { before: SeenScene; now: SeenScene; at: number }[] => series.scenes.slice(1).map((now, i) => ({ before: series.scenes[i]!, now, at: i + 1 }))

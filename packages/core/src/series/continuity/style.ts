@@ -1,8 +1,9 @@
 import { TERMS_BY_FACET } from '../../glossary/lexicon.ts'
 import { TermFinder } from '../../glossary/term-finder.ts'
-import { marksOf, type SeenSeries } from './seen.ts'
+import { contradictionIn, isSaid } from '../said.ts'
+import { isBehind, type SeenSeries } from './seen.ts'
 import type { Slip } from './slip.ts'
-import { contradictionIn, isSaid, sayIt } from './trait.ts'
+import { sayIt } from './trait.ts'
 
 const MEDIA = new TermFinder(TERMS_BY_FACET.medium.map((term) => [term, term] as const))
 
@@ -17,8 +18,7 @@ export function style(series: SeenSeries): Slip[] {
     const other = own.size ? MEDIA.find(scene.shown).find(({ value, start, end }) => !own.has(value) && !look.toLowerCase().includes(scene.shown.slice(start, end).toLowerCase()) && ![...own].some((one) => one.includes(value) || value.includes(one))) : undefined
     const slips: Slip[] = []
     if (other && !IN_PICTURE.test(scene.shown.slice(0, other.start))) slips.push({ kind: 'style', scene: at, part: part.id, words: scene.shown.slice(other.start, other.end), reason: `The series is “${look}”, but this scene says “${scene.shown.slice(other.start, other.end)}”.` })
-    const behind = marksOf(scene.draft, part.id).some(({ source }) => (source.version ?? 1) < part.version)
-    for (const { text } of behind ? [] : part.body.says) {
+    for (const { text } of isBehind(scene.draft, part) ? [] : part.body.says) {
       if (isSaid(scene.shown, text)) continue
       const opposite = contradictionIn(scene.shown, text)
       if (slips.length && !opposite) continue

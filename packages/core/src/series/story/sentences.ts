@@ -77,6 +77,16 @@ function ends(said: string): number[] {
   return list
 }
 
+/** Where the sentences of a story begin, in UTF-16 code units; a line that is no sentence counts as one. */
+export const sentenceStarts = (story: string): number[] =>
+  blocks(story).flatMap(({ start, end }) => {
+    const said = story.slice(start, end)
+    return [0, ...ends(said)].slice(0, -1).flatMap((from, i, all) => {
+      const own = said.slice(from, all[i + 1] ?? said.length)
+      return own.trim() ? [start + from + own.length - own.trimStart().length] : []
+    })
+  })
+
 /** Which characters of a block are somebody's speech: between quotation marks, a mark left open ends with the block. */
 function speech(said: string): Uint8Array {
   const spoken = new Uint8Array(said.length)

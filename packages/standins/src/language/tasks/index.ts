@@ -10,12 +10,13 @@ import { ideasTask } from './ideas.ts'
 import { inAMannerTask } from './in-a-manner.ts'
 import { leaveOutsTask } from './leave-outs.ts'
 import { sayOtherwiseTask } from './say-otherwise.ts'
+import { splitStoryTask } from './split-story.ts'
 import { tightenTask } from './tighten.ts'
 
 export type Task = (asked: Asked) => unknown
 
 /** What is to be done where a schema asks for a property. */
-const BY_PROPERTY: Readonly<Record<string, Task>> = { questions: askMeTask, ideas: ideasTask, alternatives: sayOtherwiseTask, phrases: explainTask, why: forEngineTask, subject: byFacetsTask, leaveOut: leaveOutsTask }
+const BY_PROPERTY: Readonly<Record<string, Task>> = { questions: askMeTask, ideas: ideasTask, alternatives: sayOtherwiseTask, phrases: explainTask, why: forEngineTask, subject: byFacetsTask, leaveOut: leaveOutsTask, scenes: splitStoryTask }
 /** What an instruction asks for when a whole prompt is wanted, the first that it says. */
 const BY_WORDS: readonly (readonly [RegExp, Task])[] = [
   [/\btighten|\bshorten|in fewer words|\bcondense/i, tightenTask],

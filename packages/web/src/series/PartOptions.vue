@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { listParts, type Part } from '@idolon/contract'
+import { PART_KINDS, type PartBody, type PartKind } from '@idolon/core'
+import { computed, shallowRef, watch } from 'vue'
+import { call } from '../api/call.ts'
+import { useProjects } from '../stores/projects.ts'
+
+/** The characters, places and styles of a project as options: all of a kind, one of them, or what one of them may change into. */
+const emit = defineEmits<{ add: [options: string[]] }>()
+const projects = useProjects()
+const parts = shallowRef<Part[]>([])
+watch(
+  () => projects.current?.id,
+  async (project) => (parts.value = project ? await call(listParts, { query: { project } }).catch(() => []) : []),
+  { immediate: true },
+)
+const NAMES: Readonly<Record<PartKind, string>> = { character: 'characters', place: 'places', style: 'styles' }
+const said = ({ says }: PartBody) => says.map(({ text }) => text.trim()).filter(Boolean).join(', ').slice(0, 500)
+const groups = computed(() =>
+  PART_KINDS.map((kind) => {
+    const own = parts.value.filter(({ body }) => body.kind === kind && said(body))
+    const variants = own.flatMap(({ id, body }) => [...new Set(body.variants.map(({ aspect }) => aspect))].map((aspect) => ({ key: `${id} ${aspect}`, name: `${body.name}: every ${aspect}`, options: body.variants.filter((one) => one.aspect === aspect && one.text.trim()).map(({ text }) => text.trim()) })))
+    return { kind, choices: [...(own.length > 1 ? [{ key: kind, name: `all ${own.length} ${NAMES[kind]}`, options: own.map(({ body }) => said(body)) }] : []), ...own.map(({ id, body }) => ({ key: id, name: body.name, options: [said(body)] })), ...variants.filter(({ options }) => options.length)] }
+  }).filter(({ choices }) => choices.length),
+)
+function add(select: HTMLSelectElement): void {
+  const chosen = groups.value.flatMap(({ choices }) => choices).find(({ key }) => key === select.value)
+  select.value = ''
+  if (chosen) emit('add', chosen.options)
+}
+</script>
+
+<template>
+  <select v-if="groups.length" class="field" aria-label="Add characters, places or styles" @change="add($event.target as HTMLSelectElement)">
+    <option value="">Add characters, places, styles …</option>
+    <optgroup v-for="{ kind, choices } in groups" :key="kind" :label="NAMES[kind]"><option v-for="{ key, name } in choices" :key="key" :value="key">{{ name }}</option></optgroup>
+  </select>
+</template>
+
+<style scoped>
+select {
+  max-width: 230px;
+}
+</style>

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { listReferences, type Reference } from '@idolon/contract'
+import type { PartKind, ReferenceRole, ReferenceUse } from '@idolon/core'
+import { computed, shallowRef, watch } from 'vue'
+import { call } from '../api/call.ts'
+import ReferenceRows from '../desk/ReferenceRows.vue'
+import { useTask } from '../notices/notices.ts'
+
+/** Pictures that go along wherever a part is used: what each is for, and how closely it is followed. */
+const props = defineProps<{ projectId: string; kind: PartKind; references: ReferenceUse[] }>()
+const emit = defineEmits<{ change: [references: ReferenceUse[]] }>()
+const task = useTask()
+const all = shallowRef<Reference[]>()
+watch(() => props.projectId, (project) => void task(async () => (all.value = await call(listReferences, { query: { project } }))), { immediate: true })
+
+const MOST = 6
+const FIRST_ROLE: Readonly<Record<PartKind, ReferenceRole>> = { character: 'person', place: 'layout', style: 'finish' }
+const FIRST_STRENGTH = 60
+const free = computed(() => all.value?.filter(({ picture, proofId }) => !props.references.some(({ reference }) => reference === picture.sha256 || reference === proofId)) ?? [])
+function add(select: HTMLSelectElement): void {
+  const one = free.value.find(({ id }) => id === select.value)
+  select.value = ''
+  if (one) emit('change', [...props.references, { reference: one.picture.sha256, role: FIRST_ROLE[props.kind], strength: FIRST_STRENGTH }])
+}
+</script>
+
+<template>
+  <fieldset>
+    <legend>Pictures that go along</legend>
+    <ReferenceRows v-if="references.length" :references="references" @change="emit('change', $event)" />
+    <p v-if="all?.length === 0" class="soft">This project has no reference yet. <RouterLink to="/references">Bring one in</RouterLink>, or keep a proof as a reference.</p>
+    <select v-else-if="references.length < MOST" class="field add" aria-label="Add a reference picture" :disabled="!free.length" @change="add($event.target as HTMLSelectElement)"><option value="">{{ free.length || !all ? 'Add a reference picture …' : 'all references of the project are here' }}</option><option v-for="one in free" :key="one.id" :value="one.id">{{ one.name || 'without a name' }}</option></select>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  display: grid;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+legend {
+  padding: 0;
+  font-weight: 600;
+}
+.add {
+  justify-self: start;
+  max-width: 100%;
+}
+</style>
