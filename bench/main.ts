@@ -15,10 +15,11 @@ import { ranking } from './ranking.ts'
 import { reading } from './reading.ts'
 import { run } from './run.ts'
 import { secondStart } from './second-start.ts'
+import { series } from './series.ts'
 import { sheet } from './sheet.ts'
 import { shelf } from './shelf.ts'
 
-const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, run, sheet, ranking, helpers, shelf, import: bringIn, 'second-start': secondStart, 'first-load': firstLoad, look, 'looked-at': lookedAt, 'closing-in': closingIn }
+const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, run, sheet, series, ranking, helpers, shelf, import: bringIn, 'second-start': secondStart, 'first-load': firstLoad, look, 'looked-at': lookedAt, 'closing-in': closingIn }
 
 const FILE = join(process.env['IDOLON_ROOT'] ?? '.', 'docs/figures.md')
 const shown = (value: number) => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 1 })

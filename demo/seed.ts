@@ -1,10 +1,5 @@
 import {
-  type AnswerOf,
-  type BodyOf,
-  type ParamsOf,
   type Prompt,
-  type QueryOf,
-  type Route,
   type Run,
   addHelpers,
   addReference,
@@ -33,31 +28,13 @@ import { type Draft, editBetween, isEmptyEdit } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import pg from 'pg'
+import { type Call, client } from './call.ts'
+import { makeDemoCampaign } from './campaign.ts'
 import { DEMO_HELPER } from './helpers.ts'
 import { makeDemoSeries } from './series.ts'
 import { type DemoProject, type DemoPrompt, WORLD } from './world.ts'
 
 const RUN_TIMEOUT_MS = 120_000
-
-interface Given<R extends Route> {
-  params?: ParamsOf<R>
-  query?: QueryOf<R>
-  body?: BodyOf<R>
-}
-
-function client(address: string) {
-  return async function call<R extends Route>(route: R, given: Given<R> = {}): Promise<AnswerOf<R>> {
-    const path = route.path.replace(/:(\w+)/g, (_, name: string) => (given.params as Record<string, string>)[name] ?? '')
-    const search = new URLSearchParams((given.query ?? {}) as Record<string, string>)
-    const response = await fetch(`${address}${path}?${search.toString()}`, {
-      method: route.method.toUpperCase(),
-      ...(given.body === undefined ? {} : { body: JSON.stringify(given.body), headers: { 'content-type': 'application/json' } }),
-    })
-    if (!response.ok) throw new Error(`The demo world could not be made: ${route.id} answered ${response.status} ${await response.text()}`)
-    return (response.status === 204 ? undefined : await response.json()) as AnswerOf<R>
-  }
-}
-type Call = ReturnType<typeof client>
 
 async function finished(call: Call, run: Run): Promise<Run> {
   const end = Date.now() + RUN_TIMEOUT_MS
@@ -176,6 +153,10 @@ export async function seedDemo(address: string, databaseUrl: string, say: (line:
       if (project.name === 'Lantern Bees') {
         say('Demo world: a picture book in six scenes ...')
         await makeDemoSeries(call, (run) => finished(call, run), id)
+      }
+      if (project.name === 'Skep & Cup') {
+        say('Demo world: a campaign in five places ...')
+        await makeDemoCampaign(call, id)
       }
       if (project.terms) await call(addTerms, { body: { projectId: id, entries: project.terms } })
     }

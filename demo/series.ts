@@ -1,8 +1,7 @@
-import { type AnswerOf, type BodyOf, type ParamsOf, type QueryOf, type Route, type Run, addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, listSeries, savePartVersion, startRun, splitStory } from '@idolon/contract'
+import { type Run, addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, listSeries, savePartVersion, startRun, splitStory } from '@idolon/contract'
 import { blankPart, blankScene, type CameraMove, type PartBody, type SceneBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
-
-type Call = <R extends Route>(route: R, given?: { params?: ParamsOf<R>; query?: QueryOf<R>; body?: BodyOf<R> }) => Promise<AnswerOf<R>>
+import type { Call } from './call.ts'
 
 const STORY = `At dusk in late autumn, Hedda Brenn closed the last straw hive of the apiary above the village. "They will not sleep," said Corin, her apprentice, and held the lantern higher. Instead of creeping into their hives, the bees were circling his light.
 

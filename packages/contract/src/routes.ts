@@ -21,8 +21,8 @@ import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, mergeP
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteManner, listManners, saveManner } from './manner.ts'
-import { addPart, deletePart, listParts, readPart, savePartVersion } from './part.ts'
-import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, takeSceneOffers } from './series.ts'
+import { addPart, deletePart, listParts, makeSheet, readPart, readSheetLists, savePartVersion } from './part.ts'
+import { addScenes, addSeries, changeScene, changeSeries, chooseProofs, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, stopScenes, takeSceneOffers } from './series.ts'
 import { goOnWithTrial, listTrials, readTrial, startTrial, stopTrial } from './trial.ts'
 import { addTerms, listTerms, promptsThatSay, removeTerm } from './term.ts'
 import { changeVersion, listVersions } from './version.ts'
@@ -98,6 +98,10 @@ export const ROUTES = [
   takeSceneOffers,
   priceScenes,
   runScenes,
+  stopScenes,
+  chooseProofs,
+  makeSheet,
+  readSheetLists,
   readContinuity,
   listTemplates,
   readTemplateWhole,

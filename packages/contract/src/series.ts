@@ -121,6 +121,7 @@ export const changeScene = route({
   body: Type.Object({ body: Type.Optional(SceneBody), story: Type.Optional(orNull(Range)), chosen: Type.Optional(orNull(Id)), seen: Type.Optional(Type.Literal(true)), anew: Type.Optional(Type.Literal(true, { description: 'Composes the text anew, over what was written by hand; the draft’s history keeps that.' })) }, closed),
   answer: Series,
 })
+export const chooseProofs = route({ id: 'chooseProofs', method: 'post', path: '/api/series/:series/chosen', summary: 'Chooses proofs for many scenes at once, all of them or none.', params, body: Type.Object({ chosen: Type.Array(Type.Object({ sceneId: Id, proofId: Id }, closed), { minItems: 1, maxItems: MAX_SERIES_SCENES }) }, closed), answer: Series })
 export const splitScene = route({ id: 'splitScene', method: 'post', path: '/api/scenes/:scene/split', summary: 'Splits a scene in two at a place of the story. The first keeps the prompt and its proofs.', params: sceneParams, body: Type.Object({ id: Id, at: Type.Integer({ minimum: 0, description: 'UTF-16 code units of the story.' }) }, closed), answer: Series })
 export const joinScene = route({ id: 'joinScene', method: 'post', path: '/api/scenes/:scene/join', summary: 'Joins a scene with the next one. The first keeps its prompt; the second goes into the bin.', params: sceneParams, answer: Series })
 export const duplicateScene = route({ id: 'duplicateScene', method: 'post', path: '/api/scenes/:scene/duplicate', summary: 'Puts a copy of a scene and its text after it.', params: sceneParams, body: Type.Object({ id: Id }, closed), answer: Series })
@@ -136,13 +137,14 @@ export const takeSceneOffers = route({
   body: Type.Object({ take: Type.Array(Type.Object({ sceneId: Id, partId: Id, revision: Type.Integer({ minimum: 0 }) }, closed), { maxItems: 2_000 }), leave: Type.Array(Type.Object({ sceneId: Id, partId: Id }, closed), { maxItems: 2_000 }) }, closed),
   answer: Type.Object({ taken: Type.Integer(), passedOver: Type.Array(plainText(300)), series: Series }),
 })
+const ratios = Type.Optional(Type.Array(Type.String({ pattern: '^\\d{1,2}:\\d{1,2}$' }), { minItems: 1, maxItems: 6, description: 'Each scene in each of these aspect ratios; absent: in its own.' }))
 export const priceScenes = route({
   id: 'priceScenes',
   method: 'post',
   path: '/api/series/:series/price',
   summary: 'What a try of some scenes of a series would cost, all together, with their own engines and settings. Nothing is asked for.',
   params,
-  body: Type.Object({ scenes: Type.Array(Id, { minItems: 1, maxItems: MAX_SERIES_SCENES }) }, closed),
+  body: Type.Object({ scenes: Type.Array(Id, { minItems: 1, maxItems: MAX_SERIES_SCENES }), ratios }, closed),
   answer: Type.Object({ costs: Type.Array(Amount), proofs: Type.Integer() }),
 })
 export const runScenes = route({
@@ -151,7 +153,7 @@ export const runScenes = route({
   path: '/api/series/:series/run',
   summary: 'Tries some scenes of a series together: all of them, or, over the ceiling or with a text that has changed meanwhile, none. Each run has the id given: sending it twice asks once.',
   params,
-  body: Type.Object({ scenes: Type.Array(Type.Object({ sceneId: Id, run: Id, revision: Type.Integer({ minimum: 0 }) }, closed), { minItems: 1, maxItems: MAX_SERIES_SCENES }) }, closed),
+  body: Type.Object({ scenes: Type.Array(Type.Object({ sceneId: Id, run: Id, revision: Type.Integer({ minimum: 0 }) }, closed), { minItems: 1, maxItems: MAX_SERIES_SCENES }), ratios }, closed),
   answer: Series,
 })
 export const stopScenes = route({ id: 'stopScenes', method: 'post', path: '/api/series/:series/stop', summary: 'Stops what no engine was asked for yet in all scenes of a series; it costs nothing. What an engine has already still comes.', params, answer: Series })

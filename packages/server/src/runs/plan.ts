@@ -26,10 +26,11 @@ export interface PlannedProof {
  */
 export function planRun(draft: Draft, engines: readonly { choice: EngineChoice; profile: EngineProfile }[], read: ReadDraft, seed: number, sweep: Sweep | undefined): PlannedProof[] {
   for (const { profile } of sweep ? engines : []) {
-    const setting = profile.settings.find(({ key }) => key === sweep!.key)
+    const ratios = profile.sizes.map(({ aspectRatio }) => aspectRatio)
+    const setting = sweep!.key === 'aspectRatio' ? { label: 'The aspect ratio', kind: 'choice' as const, values: ratios } : profile.settings.find(({ key }) => key === sweep!.key)
     if (!setting) throw new ProblemError('nothing-to-try', `${profile.name} has no setting “${sweep!.key}” to go through. Choose another setting, or leave that engine out; nothing was spent.`)
-    const outside = sweep!.values.find((value) => (setting.kind === 'choice' ? !setting.values.includes(String(value)) : typeof value !== 'number' || value < setting.min || value > setting.max))
-    if (outside !== undefined) throw new ProblemError('nothing-to-try', `${setting.label} of ${profile.name} cannot be ${String(outside)}${setting.kind === 'number' ? `; it goes from ${setting.min} to ${setting.max}` : ''}. Nothing was spent.`)
+    const outside = sweep!.values.find((value) => (setting.kind === 'choice' ? !(setting.values as readonly string[]).includes(String(value)) : typeof value !== 'number' || value < setting.min || value > setting.max))
+    if (outside !== undefined) throw new ProblemError('nothing-to-try', `${setting.label} of ${profile.name} cannot be ${String(outside)}${setting.kind === 'number' ? `; it goes from ${setting.min} to ${setting.max}` : `; it is one of ${setting.values.join(', ')}`}. Nothing was spent.`)
   }
   const plan = engines.flatMap(({ choice, profile }) => {
     const steps: Settings[] = sweep ? sweep.values.map((value) => ({ [sweep.key]: value })) : [{}]

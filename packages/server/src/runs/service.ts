@@ -80,10 +80,10 @@ export class Runs {
   }
 
   /** What a try of drafts would cost, and how many proofs it would bring. */
-  async price(drafts: readonly Draft[]): Promise<{ costs: { unit: string; amount: number }[]; proofs: number }> {
+  async price(drafts: readonly Draft[], sweep?: Sweep): Promise<{ costs: { unit: string; amount: number }[]; proofs: number }> {
     const reader = await promptReader()
     const known = (await this.engines.list()).map(({ profile }) => profile)
-    const plans = await Promise.all(drafts.map(async (draft) => planRun(draft, await enginesToAsk(this.engines, known, draft.engines), { reading: reader.read(draft.text, fixedFacetsOf(draft.marks)), words: reader.words }, 1, undefined)))
+    const plans = await Promise.all(drafts.map(async (draft) => planRun(draft, await enginesToAsk(this.engines, known, draft.engines), { reading: reader.read(draft.text, fixedFacetsOf(draft.marks)), words: reader.words }, 1, sweep)))
     return { costs: sumByUnit(plans.flat().map(({ profile, cost }) => ({ unit: profile.costUnit, amount: cost }))), proofs: plans.flat().length }
   }
 

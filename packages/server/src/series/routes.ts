@@ -1,4 +1,4 @@
-import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, stopScenes, takeSceneOffers } from '@idolon/contract'
+import { addScenes, addSeries, changeScene, changeSeries, chooseProofs, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, stopScenes, takeSceneOffers } from '@idolon/contract'
 import type { Register } from '../http/register.ts'
 import type { Database } from '../database/connect.ts'
 import { continuity } from './continuity.ts'
@@ -19,6 +19,7 @@ export function seriesRoutes(on: Register, db: Database, series: SeriesService, 
   on(splitStory, ({ body }) => series.split(body.story, body.starts))
   on(addScenes, ({ actor, params, body }) => scenes.add(actor, params.series, body))
   on(changeScene, ({ actor, params, body }) => scenes.change(actor, params.scene, body))
+  on(chooseProofs, ({ params, body }) => scenes.choose(params.series, body.chosen))
   on(splitScene, ({ actor, params, body }) => scenes.split(actor, params.scene, body))
   on(joinScene, ({ actor, params }) => scenes.join(actor, params.scene))
   on(duplicateScene, ({ actor, params, body }) => scenes.duplicate(actor, params.scene, body.id))
@@ -27,7 +28,7 @@ export function seriesRoutes(on: Register, db: Database, series: SeriesService, 
   on(previewPart, ({ params, body }) => offers.list(params.series, body))
   on(takeSceneOffers, ({ actor, params, body }) => offers.take(actor, params.series, body))
   on(readContinuity, ({ params }) => continuity(db, params.series))
-  on(priceScenes, ({ params, body }) => runs.price(params.series, body.scenes))
+  on(priceScenes, ({ params, body }) => runs.price(params.series, body))
   on(stopScenes, ({ params }) => runs.stop(params.series))
-  on(runScenes, ({ actor, params, body }) => runs.run(actor, params.series, body.scenes))
+  on(runScenes, ({ actor, params, body }) => runs.run(actor, params.series, body))
 }

@@ -12,14 +12,16 @@ export class SceneRuns {
     private readonly runs: Runs,
   ) {}
 
-  async price(seriesId: string, scenes: readonly string[]): Promise<AnswerOf<typeof priceScenes>> {
+  async price(seriesId: string, { scenes, ratios }: { scenes: readonly string[]; ratios?: readonly string[] }): Promise<AnswerOf<typeof priceScenes>> {
     const rows = await this.#rows(seriesId, scenes)
-    return this.runs.price(rows.map(({ draft }) => draft))
+    return this.runs.price(rows.map(({ draft }) => draft), inRatios(ratios))
   }
 
-  async run(actor: Actor, seriesId: string, scenes: readonly { sceneId: string; run: string; revision: number }[]): Promise<Series> {
+  /** Each scene in each of the ratios, or in its own. */
+  async run(actor: Actor, seriesId: string, { scenes, ratios }: { scenes: readonly { sceneId: string; run: string; revision: number }[]; ratios?: readonly string[] }): Promise<Series> {
+    const sweep = inRatios(ratios)
     const rows = new Map((await this.#rows(seriesId, scenes.map(({ sceneId }) => sceneId))).map((row) => [row.id, row]))
-    await this.runs.startAll(actor, scenes.map(({ sceneId, run, revision }) => ({ promptId: rows.get(sceneId)!.prompt_id, asked: { id: run, revision } })))
+    await this.runs.startAll(actor, scenes.map(({ sceneId, run, revision }) => ({ promptId: rows.get(sceneId)!.prompt_id, asked: { id: run, revision, ...(sweep ? { sweep } : {}) } })))
     return (await wholeSeries(this.db, seriesId))!
   }
 
@@ -38,3 +40,5 @@ export class SceneRuns {
     return rows
   }
 }
+
+const inRatios = (ratios: readonly string[] | undefined) => (ratios?.length ? { key: 'aspectRatio', values: [...new Set(ratios)] } : undefined)

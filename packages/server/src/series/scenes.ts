@@ -82,6 +82,21 @@ export class Scenes {
     return this.#whole(series.id)
   }
 
+  /** Chooses proofs for many scenes, all of them or none. */
+  async choose(seriesId: string, chosen: readonly { sceneId: string; proofId: string }[]): Promise<Series> {
+    await this.#changed(await this.#series(seriesId), async (trx) => {
+      for (const { sceneId, proofId } of chosen) {
+        const done = await trx('scenes')
+          .where({ id: sceneId, series_id: seriesId })
+          .whereNull('deleted_at')
+          .whereExists(trx('proofs').where({ 'proofs.id': proofId, state: 'stored' }).whereRaw('proofs.prompt_id = scenes.prompt_id').whereNull('proofs.deleted_at').select('proofs.id'))
+          .update({ chosen: proofId })
+        if (!done) throw notFound('proof of its scene')
+      }
+    }, false)
+    return this.#whole(seriesId)
+  }
+
   async split(actor: Actor, id: string, { id: second, at }: { id: string; at: number }): Promise<Series> {
     const [scene] = await sceneRows(this.db, { scene: id })
     if (!scene) throw notFound('scene')

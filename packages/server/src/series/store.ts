@@ -87,7 +87,9 @@ export async function wholeSeries(db: Db, id: string): Promise<Series | undefine
   const [rows, parts, now] = await Promise.all([sceneRows(db, { series: id }), partsIn(db, { project: series.project_id }), partsNow(db, series.project_id)])
   const chosenIds = rows.flatMap(({ chosen }) => chosen ?? [])
   const used = rows.flatMap(({ draft }) => [...versionsUsed(draft)])
-  const { rows: newest } = await db.raw<{ rows: { prompt_id: string; id: string }[] }>(`select distinct on (prompt_id) prompt_id, id from proofs where prompt_id = any(?) and state = 'stored' and deleted_at is null order by prompt_id, stored_at desc, id`, [rows.map(({ prompt_id }) => prompt_id)])
+  const { rows: newest } = await db.raw<{ rows: { prompt_id: string; id: string }[] }>(// Of a try in several aspect ratios the one in the scene's own stands for it.
+    `select distinct on (p.prompt_id) p.prompt_id, p.id from proofs p join drafts d on d.prompt_id = p.prompt_id where p.prompt_id = any(?) and p.state = 'stored' and p.deleted_at is null
+     order by p.prompt_id, ((p.output->'settings'->>'aspectRatio') is not distinct from (d.body->'settings'->>'aspectRatio')) desc, p.stored_at desc, p.id`, [rows.map(({ prompt_id }) => prompt_id)])
   const newestOf = new Map(newest.map((one) => [one.prompt_id, one.id]))
   const [proofs, stale, counts, bodies] = await Promise.all([
     proofsById(db, [...new Set([...chosenIds, ...newestOf.values()])]),

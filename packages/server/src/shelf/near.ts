@@ -60,7 +60,12 @@ export async function nearOf(db: Database, meaning: Meaning, prompt: string): Pr
   if (mine.phrases.length === 0) return []
   const hash = textHash(own.body)
   const candidates = new Set((await Promise.all([withSameText(db, hash, prompt), sharingWords(db, mine.phrases, prompt), closeInMeaning(meaning, prompt)])).flat())
-  const { rows } = await db.raw<{ rows: { id: string; body: Draft }[] }>('select s.prompt_id as id, d.body from shelf s join drafts d on d.prompt_id = s.prompt_id where s.prompt_id = any(?::uuid[]) and not s.deleted', [[...candidates]])
+  // Scenes of one series have their people, place and look in common, and are different pictures all the same.
+  const { rows } = await db.raw<{ rows: { id: string; body: Draft }[] }>(
+    `select s.prompt_id as id, d.body from shelf s join drafts d on d.prompt_id = s.prompt_id where s.prompt_id = any(?::uuid[]) and not s.deleted
+       and not exists (select from scenes a join scenes b on b.series_id = a.series_id where a.prompt_id = ? and b.prompt_id = s.prompt_id)`,
+    [[...candidates], prompt],
+  )
   const near: Near[] = []
   for (const { id, body } of rows) {
     const found = textHash(body) === hash ? { near: true, ...SAME } : compareReadings(mine, readShown(reader, body), sameness)

@@ -38,9 +38,18 @@ img {
   object-fit: cover;
   background: var(--wash);
 }
+li > .plain {
+  white-space: nowrap;
+}
 .strength {
   display: flex;
+  flex: 1;
   gap: 8px;
   align-items: center;
+  min-width: 0;
+}
+.strength input {
+  flex: 1;
+  min-width: 40px;
 }
 </style>

@@ -17,7 +17,7 @@ const KINDS = [
   { what: 'contact.png', title: 'Contact sheet as PNG', says: 'The same as one picture.' },
   { what: 'animatic.html', title: 'Animatic', says: 'One file that plays by itself in any browser, without a connection.' },
   { what: 'captions.vtt', title: 'Captions', says: 'In their time, as WebVTT.' },
-  { what: 'pictures.zip', title: 'Pictures', says: 'Named by scene, each with where it comes from written into it and beside it.' },
+  { what: 'pictures.zip', title: 'Pictures', says: 'Named by scene, each with where it comes from written into it and beside it. In a ratio that no proof was made in, the chosen one is cut.' },
 ] as const
 const RATIOS = ['1:1', '4:5', '3:2', '16:9', '9:16'] as const
 const ratios = ref<string[]>([])
@@ -57,7 +57,7 @@ async function deliver(what: string): Promise<void> {
       <li v-for="one in KINDS" :key="one.what">
         <button class="plain strong" :disabled="busy !== undefined" @click="deliver(one.what)">{{ one.title }}</button>
         <span class="soft">{{ one.says }}</span>
-        <span v-if="one.what === 'pictures.zip'" class="row-actions"><span class="soft">Also cut to</span><label v-for="ratio in RATIOS" :key="ratio"><input v-model="ratios" type="checkbox" :value="ratio" /> {{ ratio }}</label></span>
+        <span v-if="one.what === 'pictures.zip'" class="row-actions"><span class="soft">Also in</span><label v-for="ratio in RATIOS" :key="ratio"><input v-model="ratios" type="checkbox" :value="ratio" /> {{ ratio }}</label></span>
         <span v-if="busy?.what === one.what" role="status" class="row-actions"><progress :max="busy.of || 1" :value="busy.done" aria-label="Scenes done" /> <span>{{ busy.of ? `${busy.done} of ${busy.of} scenes` : 'Beginning …' }}</span><button class="plain" @click="stopping?.abort()">Stop</button></span>
       </li>
       <li v-if="open.series.value?.scenes.length"><a class="strong" :href="`/api/shelf.bundle.zip?ids=${open.series.value.scenes.map(({ promptId }) => promptId).join(',')}`" download>Bundle</a> <span class="soft">All of it, with its story, parts, versions and proofs, for another Idolon to open.</span></li>

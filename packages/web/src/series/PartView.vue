@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { type AnswerOf, deletePart, type Part, type PartVersion, previewPart, putBack, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
 import type { PartBody } from '@idolon/core'
-import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
@@ -59,22 +58,31 @@ onChange((event) => {
   if (event !== 'reset' && event.kind === 'prompt') void call(readPart, { params: { part: partId.value } }).then((found) => ((sheets.value = found.sheets), (usedIn.value = found.series)), () => undefined)
 })
 
-let asked = 0
-const preview = useDebounceFn(async (body: PartBody) => {
-  const mine = ++asked
-  if (JSON.stringify(body) === JSON.stringify(part.value?.body)) {
-    previewing.value = false
-    await readOffers()
-    return
+/** What was written last and is still to be asked about: one question is on its way at a time, and the next is about the newest words. */
+let waiting: PartBody | undefined
+let asking = false
+async function preview(body: PartBody): Promise<void> {
+  waiting = body
+  if (asking) return
+  asking = true
+  while (waiting) {
+    const now: PartBody = waiting
+    waiting = undefined
+    const series = seriesId.value
+    const about = partId.value
+    if (!series) break
+    if (JSON.stringify(now) === JSON.stringify(part.value?.body)) {
+      previewing.value = false
+      await task(readOffers)
+      continue
+    }
+    const found = await task(() => call(previewPart, { params: { series }, body: { part: about, body: now } }))
+    if (!found || about !== partId.value) continue
+    offers.value = found
+    previewing.value = true
   }
-  const series = seriesId.value
-  if (!series) return
-  const found = await task(() => call(previewPart, { params: { series }, body: { part: partId.value, body } }))
-  // An older answer is dropped.
-  if (!found || mine !== asked) return
-  offers.value = found
-  previewing.value = true
-}, 60)
+  asking = false
+}
 async function save(body: PartBody): Promise<void> {
   busy.value = true
   await task(async () => {

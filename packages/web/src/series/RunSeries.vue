@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
+import { useEngines } from '../stores/engines.ts'
 import type { OpenSeries } from './use-series.ts'
 
 /** Tries many scenes together under one cost, which stands beside the button; what comes back lands at its scene. */
@@ -22,13 +23,25 @@ const scenes = computed(() => props.open.series.value?.scenes ?? [])
 // An empty text cannot be tried.
 const taken = computed(() => scenes.value.filter((scene) => scene.text.trim() && WHICH.find(({ name }) => name === which.value)!.takes(scene)))
 const price = shallowRef<{ said: string; proofs: number }>()
-let asked = 0
-watch(() => taken.value.map(({ id, revision }) => `${id} ${revision}`).join(), async () => {
-  const mine = ++asked
+let latest = 0
+const engines = useEngines()
+void engines.load().catch(() => undefined)
+/** Ratios that every engine of the scenes can make. */
+const offered = computed(() => {
+  const lists = [...new Set(scenes.value.map(({ engine }) => engine))].flatMap((id) => {
+    const profile = id === null ? undefined : engines.find(id)
+    return profile ? [profile.sizes.map(({ aspectRatio }) => aspectRatio)] : []
+  })
+  return [...new Set(lists[0] ?? [])].filter((ratio) => lists.every((list) => list.includes(ratio)))
+})
+const ratios = ref<string[]>([])
+const asked = computed(() => (ratios.value.length ? { ratios: ratios.value } : {}))
+watch(() => [...taken.value.map(({ id, revision }) => `${id} ${revision}`), ...ratios.value].join(), async () => {
+  const mine = ++latest
   price.value = undefined
   if (!taken.value.length) return
-  const found = await task(() => call(priceScenes, { params: { series: props.open.series.value!.id }, body: { scenes: taken.value.map(({ id }) => id) } }))
-  if (found && mine === asked) price.value = { said: sayAmounts(found.costs), proofs: found.proofs }
+  const found = await task(() => call(priceScenes, { params: { series: props.open.series.value!.id }, body: { scenes: taken.value.map(({ id }) => id), ...asked.value } }))
+  if (found && mine === latest) price.value = { said: sayAmounts(found.costs), proofs: found.proofs }
 }, { immediate: true })
 
 const busy = ref(false)
@@ -38,7 +51,7 @@ async function run(): Promise<void> {
   busy.value = true
   total.value = price.value?.proofs ?? 0
   await task(async () => {
-    await call(runScenes, { params: { series: props.open.series.value!.id }, body: { scenes: taken.value.map(({ id, revision }) => ({ sceneId: id, run: crypto.randomUUID(), revision })) } })
+    await call(runScenes, { params: { series: props.open.series.value!.id }, body: { scenes: taken.value.map(({ id, revision }) => ({ sceneId: id, run: crypto.randomUUID(), revision })), ...asked.value } })
     await props.open.load()
   })
   busy.value = false
@@ -57,8 +70,7 @@ async function stop(): Promise<void> {
 const newer = computed(() => scenes.value.filter(({ newest, chosen }) => newest && (!chosen || newest.storedAt! > chosen.storedAt!)))
 async function chooseNewest(): Promise<void> {
   const list = newer.value
-  for (const scene of list) await props.open.changeScene(scene.id, { chosen: scene.newest!.id })
-  notices.show(`The newest proof is chosen in ${counted(list.length, 'scene')}. The ones before are still at their scenes.`)
+  if (await props.open.choose(list.map(({ id, newest }) => ({ sceneId: id, proofId: newest!.id })))) notices.show(`The newest proof is chosen in ${counted(list.length, 'scene')}. The ones before are still at their scenes.`)
 }
 const toggle = (id: string) => (picked.value = picked.value.has(id) ? new Set([...picked.value].filter((one) => one !== id)) : new Set([...picked.value, id]))
 </script>
@@ -67,6 +79,7 @@ const toggle = (id: string) => (picked.value = picked.value.has(id) ? new Set([.
   <section class="run" aria-label="Try the series">
     <label>Try the scenes <select v-model="which" class="field"><option v-for="one in WHICH" :key="one.name" :value="one.name">{{ one.title }}</option></select></label>
     <ul v-if="which === 'some'" class="some"><li v-for="(scene, i) in scenes" :key="scene.id"><label><input type="checkbox" :checked="picked.has(scene.id)" @change="toggle(scene.id)" /> {{ i + 1 }} {{ scene.body.beat || 'a scene without words' }}</label></li></ul>
+    <p v-if="offered.length > 1" class="row-actions"><span class="soft">Each in its own aspect ratio, or in</span><label v-for="ratio in offered" :key="ratio"><input v-model="ratios" type="checkbox" :value="ratio" /> {{ ratio }}</label></p>
     <p class="row-actions">
       <button class="do" :disabled="busy || !price" @click="run">Try {{ counted(taken.length, 'scene') }}</button>
       <span class="soft">{{ !taken.length ? 'None is like that.' : price ? `${counted(price.proofs, 'proof')}, ${price.said} in all` : 'Reckoning …' }}</span>

@@ -1,4 +1,4 @@
-import { addScenes, addSeries, changeScene, changeSeries, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, putBack, readSeries, type Scene, type Series, splitScene } from '@idolon/contract'
+import { addScenes, addSeries, changeScene, changeSeries, chooseProofs, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, putBack, readSeries, type Scene, type Series, splitScene } from '@idolon/contract'
 import type { SceneBody } from '@idolon/core'
 import { computed, type Ref, shallowRef, watch } from 'vue'
 import { onChange } from '../api/changes.ts'
@@ -73,6 +73,7 @@ export function useSeries(id: Ref<string | undefined>) {
     change: (change: { name?: string; story?: string; style?: string | null }) => task(async () => take(await call(changeSeries, { params: { series: series.value!.id }, body: { revision: series.value!.revision, ...change } }))),
     add: (after: string | null, scenes: { id: string; body: SceneBody; story: Scene['story'] }[]) => task(async () => take(await call(addScenes, { params: { series: series.value!.id }, body: { after, scenes } }))),
     changeScene: (scene: string, body: { body?: SceneBody; story?: Scene['story']; chosen?: string | null; seen?: true; anew?: true }) => task(async () => take(await call(changeScene, { params: { scene }, body }))),
+    choose: (chosen: { sceneId: string; proofId: string }[]) => task(async () => take(await call(chooseProofs, { params: { series: series.value!.id }, body: { chosen } }))),
     split: (scene: string, at: number) => task(async () => take(await call(splitScene, { params: { scene }, body: { id: crypto.randomUUID(), at } }))),
     join: (scene: string) => task(async () => take(await call(joinScene, { params: { scene } }))),
     duplicate: (scene: string) =>

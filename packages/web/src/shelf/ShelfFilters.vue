@@ -68,8 +68,10 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
     <select class="field" aria-label="Colour of the best proof" :value="text('colour')" @change="emit('set', 'colour', value($event))"><option value="">any colour</option><option v-for="colour in COLOURS" :key="colour">{{ colour }}</option></select>
     <select class="field" aria-label="Template" :value="text('template')" @change="emit('set', 'template', value($event))"><option value="">any template</option><option v-for="template in templates.filter(({ drafts, id }) => drafts || id === text('template'))" :key="template.id" :value="template.id">{{ template.body.name }}</option></select>
     <select v-if="parts.length || text('part')" class="field" aria-label="Character, place or style" :value="text('part')" @change="emit('set', 'part', value($event))"><option value="">any character, place, style</option><optgroup v-for="kind in PART_KINDS" :key="kind" :label="kind"><option v-for="part in parts.filter(({ body }) => body.kind === kind)" :key="part.id" :value="part.id">{{ part.body.name }}</option></optgroup></select>
-    <label>changed from <input class="field" type="date" :value="text('since')" aria-label="Changed from" @change="emit('set', 'since', value($event))" /></label>
-    <label>to <input class="field" type="date" :value="text('until')" aria-label="Changed to" @change="emit('set', 'until', value($event))" /></label>
+    <span class="dates">
+      <label>changed from <input class="field" type="date" :value="text('since')" aria-label="Changed from" @change="emit('set', 'since', value($event))" /></label>
+      <label>to <input class="field" type="date" :value="text('until')" aria-label="Changed to" @change="emit('set', 'until', value($event))" /></label>
+    </span>
   </div>
 </template>
 
@@ -84,6 +86,10 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
 }
 .second {
   margin-top: 0;
+}
+.dates {
+  display: flex;
+  gap: 14px;
 }
 .number {
   width: 64px;
