@@ -19,12 +19,17 @@ const EXPRESSIONS = {
 } as const
 const ANGLES = ['seen from the front', 'seen from the left side', 'three-quarter view', 'seen from behind']
 
-/** What a part is, as far as it decides how it can stand. */
-function kindOf({ says, name }: Pick<PartBody, 'says' | 'name'>, words: WordTable): keyof typeof POSES {
-  const head = singularOf(headOf(says[0]?.text ?? name))
-  // A clockwork bird moves as a bird does.
-  if (isAnimal(head, words)) return 'animal'
-  return beingWorth(head, words) >= 0.5 || (!says.length && /^\p{Lu}/u.test(name)) ? 'person' : 'thing'
+/** What a part is, as far as it decides how it can stand: the first of its phrases and names that is somebody says it. */
+function kindOf({ says, name, again, also }: Pick<PartBody, 'says' | 'name' | 'again' | 'also'>, words: WordTable): keyof typeof POSES {
+  const heads = [...says.map(({ text }) => text), again, ...also, name].map((said) => singularOf(headOf(said))).filter(Boolean)
+  for (const head of heads) {
+    // A clockwork bird moves as a bird does.
+    if (isAnimal(head, words)) return 'animal'
+    if (beingWorth(head, words) >= 0.5) return 'person'
+  }
+  // A name that no dictionary has is somebody's, where nothing says what it is.
+  const [first = name] = says.map(({ text }) => text)
+  return /^\p{Lu}/u.test(first) && words.indexOf(headOf(first)) < 0 ? 'person' : 'thing'
 }
 
 /** What a sheet of a character goes through: poses, expressions, its dress where that may change, and angles. */
@@ -45,6 +50,6 @@ export function sheetDraft(part: PartNow, style: PartNow | null, words: WordTabl
   const dress = part.body.variants.find(({ aspect, text }) => aspect === 'dress' && text.trim())
   const of = (name: SheetList['name']) => sheetLists(part.body, words).find((list) => list.name === name)?.options[0]
   const said = [of('pose'), of('expression'), of('angle')].filter(Boolean).join(', ')
-  const scene = { ...blankScene(), words: `${part.body.name} ${said}, on a plain pale ground`, framing: 'full figure, centred' }
+  const scene = { ...blankScene(), words: `${part.body.name}, ${said}, on a plain pale ground`, framing: 'full figure, centred' }
   return composeScene(scene, { cast: [{ part, variants: dress ? [dress.key] : [] }], place: null, style }, words)
 }

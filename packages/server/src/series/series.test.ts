@@ -1,7 +1,8 @@
-import { addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, priceScenes, putBack, readContinuity, readPrompt, readRun, readSceneOffers, readSeries, runScenes, savePartVersion, type Series, setMoney, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
-import { blankPart, blankScene, type PartBody, type SceneBody } from '@idolon/core'
+import { addPart, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, priceScenes, putBack, readContinuity, readPrompt, readRun, readSceneOffers, readSeries, runScenes, type Series, setMoney, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
+import { blankPart, type PartBody, type SceneBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { aSeries, orla, renewPart, STORY } from '../testing/a-series.ts'
 import { TestServer } from '../testing/test-server.ts'
 
 let server: TestServer
@@ -10,24 +11,9 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-const STORY = 'At dawn Orla filled sacks in the mill. She sang.\n\nIn the evening she rowed across the lake. A heron watched her.'
-const orla: PartBody = { ...blankPart('character', 'Orla'), again: 'the miller', says: [{ key: 'p1', text: 'a tall miller' }, { key: 'p2', text: 'with a grey braid' }], variants: [{ key: 'v1', aspect: 'dress', name: 'apron', text: 'in a floury apron' }, { key: 'v2', aspect: 'dress', name: 'coat', text: 'in a blue coat' }], never: ['beard'] }
-const mill: PartBody = { ...blankPart('place', 'Mill'), says: [{ key: 'p1', text: 'a stone mill' }] }
-const look: PartBody = { ...blankPart('style', 'Lino'), says: [{ key: 'p1', text: 'linocut' }, { key: 'p2', text: 'two colours' }] }
-
-async function begun(story = STORY) {
-  const { id: projectId } = await server.project()
-  const part = (body: PartBody) => server.call(addPart, { body: { id: randomUUID(), projectId, body, why: '' } })
-  const [who, where, style] = [await part(orla), await part(mill), await part(look)]
-  const id = randomUUID()
-  await server.call(addSeries, { body: { id, projectId, name: 'The Mill', story } })
-  await server.call(changeSeries, { params: { series: id }, body: { revision: 0, style: style.id } })
-  const scene = (body: Partial<SceneBody>, range: [number, number] | null) => ({ id: randomUUID(), body: { ...blankScene(), cast: [{ part: who.id, variants: ['v1'] }], ...body }, story: range && { start: range[0], end: range[1] } })
-  const series = await server.call(addScenes, { params: { series: id }, body: { after: null, scenes: [scene({ beat: 'Orla fills sacks', words: 'Orla fills sacks', place: { part: where.id, variants: [] }, moment: 'dawn' }, [0, 48]), scene({ beat: 'Orla rows', words: 'Orla rows', where: 'lake', moment: 'evening' }, [50, STORY.length])] } })
-  return { projectId, who, where, style, id, series }
-}
+const begun = () => aSeries(server)
+const renew = (part: Part, body: Partial<PartBody>) => renewPart(server, part, body)
 const texts = ({ scenes }: Series) => scenes.map(({ text }) => text)
-const renew = (part: Part, body: Partial<PartBody>) => server.call(savePartVersion, { params: { part: part.id }, body: { on: part.version, body: { ...part.body, ...body }, why: '' } })
 
 describe('a series', () => {
   it('begins with a story that is split, and scenes that are composed from their parts', async () => {
@@ -102,6 +88,10 @@ describe('a series', () => {
     await server.call(changeScene, { params: { scene: first!.id }, body: { body: { ...first!.body, moment: 'evening' } } })
     const { slips } = await server.call(readContinuity, { params: { series: id } })
     expect(slips).toMatchObject([{ kind: 'time', sceneId: second!.id, againstId: first!.id, reason: 'It is noon after evening, and nothing says that it is another day.' }])
+    // Let stand with a reason, it is still told, and comes back when it is looked at again.
+    const { kind, reason } = slips[0]!
+    await server.call(changeScene, { params: { scene: second!.id }, body: { body: { ...second!.body, moment: 'noon', waived: [{ kind, reason, because: 'She dreams it.' }] } } })
+    expect((await server.call(readContinuity, { params: { series: id } })).slips).toMatchObject([{ kind, waived: 'She dreams it.' }])
     await server.call(changeScene, { params: { scene: second!.id }, body: { body: slips[0]!.fix!.body! } })
     expect((await server.call(readContinuity, { params: { series: id } })).slips).toEqual([])
   })

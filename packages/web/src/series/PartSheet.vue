@@ -10,7 +10,7 @@ import { counted } from '../shared/said.ts'
 import TrialLine from '../trial/TrialLine.vue'
 
 /** The sheets of a character: made, tried as a trial plan, and one of their proofs taken as the picture that goes along. */
-const props = defineProps<{ part: Part; style: string | null; sheets: readonly { promptId: string; title: string }[]; references: readonly ReferenceUse[] }>()
+const props = defineProps<{ part: Part; look: string | null; sheets: readonly { promptId: string; title: string }[]; references: readonly ReferenceUse[] }>()
 const emit = defineEmits<{ reference: [reference: ReferenceUse] }>()
 const router = useRouter()
 const task = useTask()
@@ -36,7 +36,7 @@ const make = () =>
   task(async () => {
     busy.value = true
     try {
-      const { promptId } = await call(makeSheet, { params: { part: props.part.id }, body: { style: props.style } })
+      const { promptId } = await call(makeSheet, { params: { part: props.part.id }, body: { style: props.look } })
       await router.push({ path: `/desk/${promptId}/plan`, query: { sheet: props.part.id } })
     } finally {
       busy.value = false

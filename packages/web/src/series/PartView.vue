@@ -55,7 +55,7 @@ const load = async () => {
 watch([() => route.params['series'], partId], () => void task(load), { immediate: true })
 onChange((event) => {
   // A sheet that was made, deleted or tagged; the editor keeps what is being written.
-  if (event !== 'reset' && event.kind === 'prompt') void call(readPart, { params: { part: partId.value } }).then((found) => ((sheets.value = found.sheets), (usedIn.value = found.series)), () => undefined)
+  if (event !== 'reset' && event.kind === 'prompt') void call(readPart, { params: { part: partId.value } }).then((found) => ((sheets.value = found.sheets), (usedIn.value = found.series), part.value && (part.value = { ...part.value, scenes: found.part.scenes })), () => undefined)
 })
 
 /** What was written last and is still to be asked about: one question is on its way at a time, and the next is about the newest words. */
@@ -121,7 +121,7 @@ const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as cons
         <PartEditor ref="editor" :body="shown" :project-id="part.projectId" :version="part.version" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
           <template #engine="{ body }"><label class="labelled"><span>Engine</span><select class="field" :value="body.engines[0]?.engine ?? ''" @change="body.engines = ($event.target as HTMLSelectElement).value ? [{ engine: ($event.target as HTMLSelectElement).value }] : []"><option value="">the project’s usual one</option><option v-for="one in engines.newest" :key="one.id" :value="one.id">{{ one.name }}</option></select></label></template>
         </PartEditor>
-        <PartSheet v-if="part.body.kind === 'character'" :part="part" :style="open.series.value?.style ?? null" :sheets="sheets" :references="part.body.references" @reference="editor?.takeAlong($event)" />
+        <PartSheet v-if="part.body.kind === 'character'" :part="part" :look="open.series.value?.style ?? null" :sheets="sheets" :references="part.body.references" @reference="editor?.takeAlong($event)" />
         <details v-if="versions.length > 1">
           <summary class="soft">{{ counted(versions.length, 'version') }}</summary>
           <ul class="versions">
