@@ -17,9 +17,9 @@ describe('labelled stories', () => {
     const score = new StoryScore()
     for (const told of storyCases(core, name)) score.add(told, scenesOf(told.story, words, tag))
     const { boundaryF1, castF1, place, moment } = score.figures
-    expect(boundaryF1).toBeGreaterThan(0.85)
-    expect(castF1).toBeGreaterThan(0.84)
-    expect(place).toBeGreaterThan(0.79)
-    expect(moment).toBeGreaterThan(0.84)
+    expect(boundaryF1).toBeGreaterThan(0.88)
+    expect(castF1).toBeGreaterThan(0.88)
+    expect(place).toBeGreaterThan(0.82)
+    expect(moment).toBeGreaterThan(0.88)
   })
 })

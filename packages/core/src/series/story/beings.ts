@@ -27,7 +27,7 @@ volunteer rescuer firefighter ranger warden attendant waiter waitress barista ba
 mother father sister brother aunt uncle grandmother grandfather grandma grandpa daughter son wife husband cousin niece nephew mum mom dad mama papa granny godmother stepmother stepfather moderator host presenter speaker player coach referee champion
 `)
 /** Person nouns of dictionaries that in stories are mostly something else. */
-const NO_BEING = set('egg eggs shell feather wool world fur screw peel ward city wind-bag same comic chosen page host-body minister-ship head hand heart star match mark second model cook-off head-on face figure number character part post dish pick back no-one one ones other others nobody somebody someone anyone everyone everybody self body soul voice eye eyes thing time life love light counter case subject object agent patient-care double standard original native relative minor senior junior major general private master-key captain-s runner-up cutter sinker speaker-box cracker boiler cooker drawer kettle timer poker beer hammer washer dresser rocker lighter sweet dear darling fool savage brick duck-down snake-pit ham turkey fish lamb chicken salmon trout prawn prawns shrimp crab-meat oyster mussel mussels sole bacon beef mackerel cod tuna herring sardines anchovies maker makers killer lead leads leader-board principal-sum cast lot lots sort kind')
+const NO_BEING = set('trawler liner freighter tanker cruiser clipper steamer cutter tender destroyer carrier transporter dredger tug egg eggs shell feather wool world fur screw peel ward city wind-bag same comic chosen page host-body minister-ship head hand heart star match mark second model cook-off head-on face figure number character part post dish pick back no-one one ones other others nobody somebody someone anyone everyone everybody self body soul voice eye eyes thing time life love light counter case subject object agent patient-care double standard original native relative minor senior junior major general private master-key captain-s runner-up cutter sinker speaker-box cracker boiler cooker drawer kettle timer poker beer hammer washer dresser rocker lighter sweet dear darling fool savage brick duck-down snake-pit ham turkey fish lamb chicken salmon trout prawn prawns shrimp crab-meat oyster mussel mussels sole bacon beef mackerel cod tuna herring sardines anchovies maker makers killer lead leads leader-board principal-sum cast lot lots sort kind')
 /** Groups spoken of in general, who are seldom in the picture. */
 const GENERAL = set('people everyone everybody person persons man-kind mankind humans humanity ancestor ancestors reader readers society nation government public')
 const FOOD_KINDS = new Set([25, 26, 27])
@@ -35,6 +35,8 @@ const BODY_KINDS = new Set([39, 40])
 const PERSON_FILE = 18
 const ANIMAL_FILE = 5
 
+/** Trades that no dictionary has, by their endings. */
+const TRADE = /^[a-z]{3,}(?:ist|ologist|ographer|picker|catcher|tamer|seller|digger|walker|rider|racer|juggler|blower|monger|mender|hunter|dealer|polisher|counter|cutter|carver|tender)s?$/
 /** How likely a noun names somebody who can act: 1 surely, 0.6 by its kind, 0 not. Lower case. */
 export function beingWorth(lower: string, words: WordTable): number {
   const last = lower.split('-').at(-1) ?? lower
@@ -45,7 +47,7 @@ export function beingWorth(lower: string, words: WordTable): number {
   if (NO_BEING.has(singular)) return 0
   // A plural is known by its one: dictionaries have “Fields” and “Gates” as people of that name.
   const facts = words.indexOf(singular) >= 0 ? words.find(singular) : words.find(last)
-  if (!facts || (facts.classes & 1) === 0 || FOOD_KINDS.has(facts.kind1) || BODY_KINDS.has(facts.kind1) || placeWorth(lower, words) > 0) return /(?:[^aeiou]|e)(?:keeper|maker|woman|man|men|women|smith|wright|herd|girl|boy)s?$/.test(last) ? 1 : 0
+  if (!facts || (facts.classes & 1) === 0 || FOOD_KINDS.has(facts.kind1) || BODY_KINDS.has(facts.kind1) || placeWorth(lower, words) > 0) return /(?:[^aeiou]|e)(?:keeper|maker|woman|man|men|women|smith|wright|herd|girl|boy)s?$/.test(last) || (!facts && TRADE.test(last)) ? 1 : 0
   if (facts.noun1 === PERSON_FILE || facts.noun1 === ANIMAL_FILE) return facts.main === 0 ? 0.8 : facts.main === 255 ? 0.5 : 0
   return 0
 }
@@ -59,11 +61,13 @@ export function genderOf(lower: string): Gender | undefined {
 }
 
 const ANIMALS = set('bee bees wasp ant fly fox crow wolf bear owl cat dog mouse rat rabbit hare deer stag hedgehog badger squirrel horse donkey mule goat sheep lamb pig cow bull hen rooster duck goose swan heron stork raven magpie sparrow robin eagle hawk falcon dove pigeon gull parrot whale dolphin shark fish turtle frog toad snake dragon bird animal beast creature giraffe lion tiger elephant monkey kitten puppy robot ram ewe')
+/** What dictionaries have as an animal first, and stories as somebody. */
+const PEOPLE_FIRST = set('queen king emperor kid worker soldier admiral monarch major painter lady pauper buccaneer darling pet orphan youngster')
 /** Those that “it” may stand for. */
-export const isAnimal = (lower: string, words: WordTable): boolean => ANIMALS.has(lower) || HERDS.has(lower) || ANIMALS.has(singularOf(lower)) || words.find(lower)?.noun1 === ANIMAL_FILE
+export const isAnimal = (lower: string, words: WordTable): boolean => ANIMALS.has(lower) || HERDS.has(lower) || ANIMALS.has(singularOf(lower)) || (words.find(lower)?.noun1 === ANIMAL_FILE && !PEOPLE_FIRST.has(lower))
 
 const HERDS = set('swarm herd flock pack shoal brood litter')
-const COLLECTIVE = set('party expedition delegation household crew team family couple crowd band orchestra choir troupe army police patrol jury committee council staff squad gang herd flock swarm pack class audience people children men women pair group')
+const COLLECTIVE = set('party expedition delegation household crew team family couple crowd band orchestra choir troupe army police patrol jury committee council staff squad gang herd flock swarm pack class audience column procession caravan queue line row circle handful troop band party group people children men women pair group')
 export const isGroup = (lower: string): boolean => COLLECTIVE.has(lower) || lower !== singularOf(lower)
 
 /** Kinship and the like by several words, the commonest first. */

@@ -1,65 +1,24 @@
-import { pluralOf, singularOf } from '../../english/noun.ts'
+import { pluralOf } from '../../english/noun.ts'
 import type { WordTable } from '../../read/words/word-table.ts'
-import type { TextRange } from '../../text-range.ts'
 import { beingWorth, type Gender, genderOf, isAnimal, isGroup, plainBeing, TITLES } from './beings.ts'
+import { type Being, CastMemory } from './cast-memory.ts'
+import { SPEECH, ABSENT_AFTER, MEANT_FOR, GENERIC, DISTINCT, SUBORDINATE, NAMED, GATHERS, YOUNG, BESIDE, BY, PART, STANDS, VESSEL, BE } from './cast-words.ts'
 import type { Names } from './names.ts'
 import { labelOf, type NounPhrase } from './noun-phrases.ts'
-import { ADJ, ADV, AUX, NOUN, PRON, VERB } from './parts-of-speech.ts'
+import { ADJ, ADV, AUX, NOUN, NUM, PRON, VERB } from './parts-of-speech.ts'
 import { placeWorth } from './place-words.ts'
 import type { Sentence, StoryToken } from './sentences.ts'
 
-/** Somebody in a story: a person, an animal, a group, a thing that speaks. */
-export interface Being {
-  /** Names and roles by which the story calls it, the fullest first. */
-  labels: string[]
-  /** The name or role it is listed by. */
-  name: string
-  gender?: Gender
-  plural: boolean
-  /** “it” may stand for it. */
-  thing: boolean
-  named: boolean
-}
 
-/** A place of the story where somebody is present. */
-export interface Appearance extends TextRange {
-  being: Being
-  sentence: number
-  subject: boolean
-  /** By a pronoun, not by name. */
-  meant: boolean
-}
-
-const SPEECH = /^(?:said|says|say|asked|asks|answered|answers|replied|replies|whispered|whispers|shouted|shouts|cried|cries|called|calls|murmured|muttered|laughed|told|tells|sang|sings|spoke|speaks|warned|announced|explained|declared|begged|sighed|added|insisted|promised|yelled|grumbled|growled|hissed|croaked|squeaked|roared|thought|wondered|agreed|admitted|complained|demanded|exclaimed|giggled|grinned|nodded|ordered|pleaded|repeated|suggested|interrupted|continued|began|winked|smiled)$/
-const ABSENT_AFTER = new Set('like as than about from without despite except concerning whether if'.split(' '))
-/** For whom something is only meant. */
-const MEANT_FOR = /^(?:wait\w*|long\w*|look\w*|search\w*|ask\w*|hope\w*|pray\w*|sent|sends?|call\w*|grieve\w*|mourn\w*|wish\w*|yearn\w*|written|wrote|known?|famous|old|money|letter)$/
-const GENERIC = /^(?:man|woman|boy|girl|child|lady|gentleman|fellow|lad|lass|youth|stranger|kid|creature|animal|beast|bird|visitor|guest|friend|companion|couple|pair|twins|siblings|brothers|sisters|children|men|women|boys|girls|friends|animals|creatures|birds)$/
-const DISTINCT = /^(?:first|second|third|fourth|fifth|sixth|eldest|oldest|youngest|elder|younger|middle|other|another|new|next|last)$/
-const SUBORDINATE = /^(?:since|because|that|which|who|whom|whose|whether|if|unless|although|though)$/
-const NAMED = /^(?:named|called)$/
-const BE = /^(?:is|was|are|were|be|been|became|becomes|remained)$/
-
-/** How far back a pronoun reaches, in sentences. */
-const REACH = 6
-/** Nobody remembers more beings than this at once. */
-const MOST = 400
-
-interface Remembered {
-  sentence: number
-  order: number
-  subject: boolean
-}
+const COUNT: Readonly<Record<string, number>> = { two: 2, three: 3, four: 4, five: 5 }
 
 /** Finds who is where in a story, sentence by sentence, names, roles and pronouns followed. */
 export class CastFinder {
-  readonly beings: Being[] = []
-  readonly appearances: Appearance[] = []
-  readonly #last = new Map<Being, Remembered>()
-  readonly #byWord = new Map<string, Being[]>()
-  #order = 0
-  /** Who “they” last stood for. */
-  #they: Being[] = []
+  readonly memory = new CastMemory()
+  /** The sentence that last spoke of a vessel. */
+  #vessel = -99
+  /** They are spoken to, and are there though they do nothing. */
+  readonly addressed = new Set<Being>()
 
   constructor(
     private readonly story: string,
@@ -74,6 +33,7 @@ export class CastFinder {
     const { tokens } = sentence
     if (sentence.speaker && tokens[0]?.quoted) this.#speaker(sentence, index)
     const byFrom = new Map(phrases.map((phrase) => [phrase.from, phrase]))
+    if (tokens.some(({ lower, quoted }) => !quoted && VESSEL.test(lower))) this.#vessel = index
     let passed = -1
     for (let i = 0; i < tokens.length; i++) {
       const token = tokens[i]!
@@ -83,6 +43,7 @@ export class CastFinder {
         // Whom a possessive stands for is there as well where it was there before: “his cat”.
         this.#owners(tokens, phrase, index)
         this.#phrase(tokens, phrase, phrases, index)
+        if (phrase.of) this.#within(tokens, phrase, index)
         passed = phrase.head - 1
         if (phrase.to - 1 > i) passed = phrase.to - 1
         continue
@@ -94,10 +55,10 @@ export class CastFinder {
   #speaker({ speaker, tokens, start }: Sentence, index: number): void {
     const lower = plainBeing(speaker!.toLowerCase())
     const role = lower.split(' ').at(-1)!
-    const known = this.#find(role, false)
+    const known = this.memory.find(role, false)
     const shown = speaker === speaker!.toUpperCase() ? (beingWorth(role, this.words) >= 0.5 ? lower : lower.replace(/(?:^|\s)\p{L}/gu, (letter) => letter.toUpperCase())) : speaker!
-    const being = known ?? this.#add({ labels: [shown], name: shown, plural: isGroup(role), thing: false, named: beingWorth(role, this.words) < 0.5, ...this.#genderPart(role) }, shown)
-    this.#appear(being, index, { start, end: tokens[0]!.end }, { subject: true, meant: false })
+    const being = known ?? this.memory.add({ labels: [shown], name: shown, plural: isGroup(role), thing: false, named: beingWorth(role, this.words) < 0.5, ...this.#genderPart(role) }, shown)
+    this.memory.appear(being, index, { start, end: tokens[0]!.end }, { subject: true, meant: false })
   }
 
   #genderPart(head: string): { gender?: Gender } {
@@ -105,45 +66,26 @@ export class CastFinder {
     return gender ? { gender } : {}
   }
 
-  #add(being: Being, label: string): Being {
-    this.beings.push(being)
-    this.#call(being, label)
-    return being
-  }
-
-  /** Makes a being known by each word of a label. */
-  #call(being: Being, label: string): void {
-    for (const word of label.toLowerCase().match(/[\p{L}\p{N}'’-]+/gu) ?? []) {
-      const key = plainBeing(word.replace(/['’]s$/, ''))
-      const list = this.#byWord.get(key) ?? []
-      if (!list.includes(being)) this.#byWord.set(key, [...list, being])
-    }
-    if (!being.labels.includes(label)) being.labels.push(label)
-  }
-
-  /** The being last spoken of that is called by a word. */
-  #find(word: string, plural: boolean, fits: (being: Being) => boolean = () => true): Being | undefined {
-    const key = plainBeing(word)
-    const list = [...(this.#byWord.get(key) ?? []), ...(key !== singularOf(key) ? (this.#byWord.get(singularOf(key)) ?? []).filter((being) => being.plural === plural) : [])]
-    return list.filter(fits).sort((a, b) => (this.#last.get(b)?.order ?? 0) - (this.#last.get(a)?.order ?? 0))[0]
-  }
-
-  #appear(being: Being, sentence: number, range: TextRange, { subject, meant }: { subject: boolean; meant: boolean }): void {
-    this.#last.set(being, { sentence, order: ++this.#order, subject })
-    this.appearances.push({ being, sentence, subject, meant, start: range.start, end: range.end })
-    if (this.#last.size > MOST) this.#last.delete([...this.#last].sort((a, b) => a[1].order - b[1].order)[0]![0])
-  }
-
   #owners(tokens: readonly StoryToken[], phrase: NounPhrase, index: number): void {
     for (let i = phrase.from; i < phrase.head; i++) {
       const token = tokens[i]!
       if (/^(?:his|her|their|its)$/.test(token.lower)) {
-        const owner = this.#standsFor(token.lower === 'his' ? 'he' : token.lower === 'her' ? 'she' : token.lower === 'their' ? 'they' : 'it', index)
-        for (const being of owner) if ((this.#last.get(being)?.sentence ?? -9) >= index - 4) this.#appear(being, index, token, { subject: false, meant: true })
-      } else if (/^(?:my|our)$/.test(token.lower)) this.#narrator(token, index, false)
+        // “a farmer and his son”
+        const joined = tokens[i - 1]?.lower === 'and' ? this.memory.appearances.findLast(({ sentence, end }) => sentence === index && end === tokens[i - 2]?.end) : undefined
+        if (joined) continue
+        if (token.lower === 'her' && this.#ofVessel(index)) continue
+        const owner = this.memory.standsFor(token.lower === 'his' ? 'he' : token.lower === 'her' ? 'she' : token.lower === 'their' ? 'they' : 'it', index)
+        for (const being of owner) if ((this.memory.lastOf(being) ?? -9) >= index - 4) this.memory.appear(being, index, token, { subject: false, meant: true })
+      } else if (/^(?:my|our)$/.test(token.lower)) this.memory.narrator(token, index, false)
       else if (/['’]s$/.test(token.lower)) {
         const owner = this.names.isName(token) ? this.#named(tokens, { from: i, to: i + 1, head: i, name: true, determiner: '' }) : undefined
-        if (owner) this.#appear(owner, index, token, { subject: false, meant: true })
+        // “The beggar’s feet carried him”: where the feet are, the beggar is.
+        const role = token.lower.replace(/['’]s$/, '')
+        if (!owner && PART.test(tokens[phrase.head]!.lower) && beingWorth(role, this.words) >= 1) {
+          const known = this.memory.find(role, isGroup(role))
+          if (known) this.memory.appear(known, index, token, { subject: true, meant: false })
+        }
+        if (owner) this.memory.appear(owner, index, token, { subject: false, meant: true })
       }
     }
   }
@@ -165,13 +107,24 @@ export class CastFinder {
     return false
   }
 
+  /** Whether “she” may be a vessel: one was just spoken of, and no woman. */
+  #ofVessel(index: number): boolean {
+    return index - this.#vessel <= 4 && !this.memory.recent(index).some(({ gender }) => gender === 'female')
+  }
+
   #phrase(tokens: readonly StoryToken[], phrase: NounPhrase, phrases: readonly NounPhrase[], index: number): void {
     const head = tokens[phrase.head]!
     const lower = head.lower.replace(/['’]s$|['’]$/, '')
     const before = tokens[phrase.from - 1]
+    if (!phrase.name && phrase.of && GATHERS.test(lower) && beingWorth(lower, this.words) < 0.5 && beingWorth(tokens[phrase.of.head]!.lower, this.words) >= 0.5) {
+      this.#gathered(tokens, phrase, index)
+      return
+    }
     const after = tokens[phrase.to]
     const range = { start: tokens[phrase.from]!.start, end: head.end }
-    const acts = this.#acts(tokens, phrase)
+    // “Deep inside sat a creature”
+    const inverted = before !== undefined && STANDS.test(before.lower) && /^(?:an?|one|two|three|four|five|some|another|the)$/.test(phrase.determiner || 'the') && !phrases.some((other) => other.to === phrase.from - 1 && beingWorth(tokens[other.head]!.lower, this.words) + Number(other.name) > 0) && phrase.from > 1
+    const acts = inverted || this.#acts(tokens, phrase)
     const saidBefore = before && SPEECH.test(before.lower) && (tokens[phrase.from - 2]?.quoted === true || phrase.from === 1)
     const alive = phrase.name || this.animated.has(lower) || beingWorth(lower, this.words) > 0
     const speaks = alive && ((after && SPEECH.test(after.lower) && !after.quoted) || saidBefore)
@@ -180,7 +133,7 @@ export class CastFinder {
     const worth = phrase.name || ordinal ? 1 : this.animated.has(lower) ? 0.8 : beingWorth(lower, this.words)
     // “the two of them”
     if (phrase.determiner === 'the' && /^(?:two|three|four|five|pair)$/.test(lower)) {
-      for (const being of (this.#they = this.#standsFor('they', index))) this.#appear(being, index, range, { subject: acts, meant: true })
+      for (const being of (this.memory.they = this.memory.standsFor('they', index))) this.memory.appear(being, index, range, { subject: acts, meant: true })
       return
     }
     if (phrase.name && !given) return
@@ -188,21 +141,44 @@ export class CastFinder {
     if (!phrase.name && /^(?:no|any|neither|what|which)$/.test(phrase.determiner)) return
     // “each pupil” is one of those who are there.
     if (!phrase.name && /^(?:every|each)$/.test(phrase.determiner)) {
-      const group = this.#find(pluralOf(lower), true)
-      if (group) this.#appear(group, index, range, { subject: acts, meant: false })
+      const group = this.memory.find(pluralOf(lower), true)
+      if (group) this.memory.appear(group, index, range, { subject: acts, meant: false })
       return
     }
     // People in general are nobody.
     if (!phrase.name && worth === 0.3 && (phrase.of || !/^(?:the|these|those|two|both)$/.test(phrase.determiner))) return
     // A noun of a person that only tells what another noun is: “the shepherd boy” ends in its head and is taken whole.
-    if (!phrase.name && worth < 1 && worth !== 0.3 && !acts && !speaks && !this.#find(lower, isGroup(lower))) return
+    if (!phrase.name && worth < 1 && worth !== 0.3 && !acts && !speaks && !this.memory.find(lower, isGroup(lower))) return
     const alias = this.#apposed(tokens, phrase, phrases)
     // “They had been enemies”: what somebody is, is nobody more.
     if (!given && !alias && before && BE.test(before.lower) && phrase.determiner !== 'the' && !/^(?:there|here)$/.test(tokens[phrase.from - 2]?.lower ?? '') && phrase.from >= 2) return
     const being = given ?? alias ?? this.#role(tokens, phrase, index, worth, speaks === true)
     if (!being) return
-    if (this.#away(tokens, phrase, being, acts)) return
-    this.#appear(being, index, range, { subject: acts || speaks === true, meant: false })
+    if (before?.lower === 'to' && tokens.some(({ lower: word, quoted, start }) => !quoted && start < range.start && SPEECH.test(word))) this.addressed.add(being)
+    if (this.#away(tokens, phrase, being, acts)) {
+      // Only owned or spoken of, but a pronoun may come back to it: “the stomach of a boy. He …”
+      if (before?.lower === 'of') this.memory.mention(being, index)
+      return
+    }
+    this.memory.appear(being, index, range, { subject: acts || speaks === true, meant: false })
+  }
+
+  /** Whom a part of somebody is of: “the stomach of a boy”. Of anything else they are only known from now on, for a pronoun to come back to. */
+  #within(tokens: readonly StoryToken[], { head, of }: NounPhrase, index: number): void {
+    const lower = tokens[of!.head]!.lower
+    const beside = BY.test(tokens[head]!.lower)
+    if (of!.name || GATHERS.test(tokens[head]!.lower) || beingWorth(lower, this.words) < 1 || (isGroup(lower) && !beside)) return
+    const being = this.#role(tokens, of!, index, 1, false)
+    if (!being) return
+    if (beside || PART.test(tokens[head]!.lower)) this.memory.appear(being, index, { start: tokens[of!.from]!.start, end: tokens[of!.to - 1]!.end }, { subject: false, meant: false })
+    else this.memory.mention(being, index)
+  }
+
+  /** Those who are counted or gathered: “a column of soldiers”. */
+  #gathered(tokens: readonly StoryToken[], phrase: NounPhrase, index: number): void {
+    const members = phrase.of!
+    const being = this.#role(tokens, { ...members, determiner: phrase.determiner }, index, 1, false)
+    if (being) this.memory.appear(being, index, { start: tokens[phrase.from]!.start, end: tokens[members.to - 1]!.end }, { subject: this.#acts(tokens, phrase), meant: false })
   }
 
   /** A name's being; undefined where it names a place. */
@@ -213,13 +189,13 @@ export class CastFinder {
     const label = parts.map(({ text }) => text).join(' ').replace(/['’]s$|['’]$/, '')
     const key = head.lower.replace(/['’]s$|['’]$/, '')
     const titled = parts.length > 1 && TITLES.has(parts[0]!.lower)
-    const known = parts.map(({ lower }) => lower.replace(/['’]s$|['’]$/, '')).filter((word) => !TITLES.has(word) || parts.length === 1).map((word) => this.#find(word, false, (being) => being.named || parts.length === 1)).find(Boolean)
+    const known = parts.map(({ lower }) => lower.replace(/['’]s$|['’]$/, '')).filter((word) => !TITLES.has(word) || parts.length === 1).map((word) => this.memory.find(word, false, (being) => being.named || parts.length === 1)).find(Boolean)
     if (known) {
       const words = (said: string) => said.toLowerCase().split(/\s+/)
       // Two who share a family name are two: “Ada Brenn” and “Otto Brenn”.
       const other = known.labels.find((one) => words(one).length > 1 && parts.length > 1 && words(one).at(-1) === key && words(one)[0] !== parts[0]!.lower && !TITLES.has(words(one)[0]!) && !titled)
       if (!other) {
-        this.#call(known, label)
+        this.memory.call(known, label)
         if (known.named && label.split(' ').length > known.name.split(' ').length) known.name = label
         if (!known.named && beingWorth(key, this.words) < 0.5) {
           known.named = true
@@ -231,7 +207,7 @@ export class CastFinder {
     if (!titled && (this.names.isPlace(head) || (placeWorth(key, this.words) >= 0.5 && parts.length > 1 && !this.names.acts(head)))) return undefined
     const plural = phrase.determiner === 'the' && /s$/.test(key) && isGroup(key)
     const gender = titled ? genderOf(parts[0]!.lower) : genderOf(key)
-    return this.#add({ labels: [label], name: label, plural, thing: isAnimal(key, this.words), named: true, ...(gender ? { gender } : {}) }, label)
+    return this.memory.add({ labels: [label], name: label, plural, thing: isAnimal(key, this.words), named: true, ...(gender ? { gender } : {}) }, label)
   }
 
   /** Who a role stands for that is said beside a name: “Maud the owl”, “his sister Ann”, “a girl named Elin”, “Ada was a weaver”. */
@@ -241,7 +217,7 @@ export class CastFinder {
     const label = labelOf(this.story, tokens, phrase)
     const join = (being: Being | undefined) => {
       if (!being) return undefined
-      this.#call(being, label)
+      this.memory.call(being, label)
       const gender = genderOf(lower)
       if (gender) being.gender ??= gender
       being.thing ||= isAnimal(lower, this.words)
@@ -254,14 +230,14 @@ export class CastFinder {
     if (next?.name && (next.from === end || (NAMED.test(tokens[end]?.lower ?? '') && next.from === end + 1) || (tokens[end]?.text === ',' && next.from === end + 1 && /^[,.]$/.test(tokens[next.to]?.text ?? '.')))) {
       return join(this.#named(tokens, next))
     }
-    if (previous?.name && previous.to === phrase.from && phrase.determiner === 'the') return join(this.#find(tokens[previous.head]!.lower, false))
+    if (previous?.name && previous.to === phrase.from && phrase.determiner === 'the') return join(this.memory.find(tokens[previous.head]!.lower, false))
     if (previous?.name && previous.to + 1 === phrase.from && tokens[previous.to]?.text === ',' && /^(?:the|an?|her|his|their|its|my|our)$|['’]s$/.test(phrase.determiner) && this.#closes(tokens, end)) {
-      return join(this.#find(tokens[previous.head]!.lower, false))
+      return join(this.memory.find(tokens[previous.head]!.lower, false))
     }
     // “The boy is a man now”: the same one, told anew.
     const verb = tokens[phrase.from - 1]
     if (verb && BE.test(verb.lower) && /^(?:an?|the)$/.test(phrase.determiner) && previous && (previous.of ?? previous).to === phrase.from - 1) {
-      const subject = previous.name ? this.#find(tokens[previous.head]!.lower, false) : this.#find(tokens[previous.head]!.lower, isGroup(tokens[previous.head]!.lower))
+      const subject = previous.name ? this.memory.find(tokens[previous.head]!.lower, false) : this.memory.find(tokens[previous.head]!.lower, isGroup(tokens[previous.head]!.lower))
       return join(subject)
     }
     return undefined
@@ -288,10 +264,10 @@ export class CastFinder {
       const own = being.labels.flatMap((one) => one.toLowerCase().split(/\s+/)).filter((word) => DISTINCT.test(word))
       return !(distinct && !own.includes(distinct) && !/^(?:other|new|next|last)$/.test(distinct)) || (distinct !== undefined && own.includes(distinct))
     }
-    const known = this.#find(lower, group, fits) ?? (distinct ? this.#find(distinct, group) : undefined)
+    const known = this.memory.find(lower, group, fits) ?? (distinct ? this.memory.find(distinct, group) : undefined)
     // “a fox” said again is the same one unless the story says “another”.
-    if (known && !(indefinite && (phrase.determiner === 'another' || (this.#last.has(known) && index - this.#last.get(known)!.sentence < 1)))) {
-      this.#call(known, label)
+    if (known && !(indefinite && (phrase.determiner === 'another' || (this.memory.lastOf(known) !== undefined && index - this.memory.lastOf(known)! < 1)))) {
+      this.memory.call(known, label)
       const gender = genderOf(lower)
       if (gender) known.gender ??= gender
       return known
@@ -300,14 +276,15 @@ export class CastFinder {
       const gender = genderOf(lower)
       const animal = isAnimal(lower, this.words)
       if (group) {
-        const them = this.#standsFor('they', index)
-        if (them.length > 1) {
-          this.#they = them
-          for (const being of them) this.#appear(being, index, tokens[phrase.head]!, { subject: this.#acts(tokens, phrase), meant: true })
+        // “the children” are none who were told of as grown up.
+        const them = this.memory.standsFor('they', index)
+        if (them.length > 1 && (!YOUNG.test(lower) || them.every((being) => being.named || being.labels.some((one) => YOUNG.test(one.toLowerCase().split(' ').at(-1) ?? ''))))) {
+          this.memory.they = them
+          for (const being of them) this.memory.appear(being, index, tokens[phrase.head]!, { subject: this.#acts(tokens, phrase), meant: true })
           return undefined
         }
       } else {
-        const same = this.#recent(index, 10).find((being) => !being.plural && being.thing === animal && (gender === undefined || being.gender === gender || (being.gender === undefined && !being.labels.some((one) => GENERIC.test(one.toLowerCase())))))
+        const same = this.memory.recent(index, 10).find((being) => !being.plural && being.thing === animal && (gender === undefined || being.gender === gender || (being.gender === undefined && !being.labels.some((one) => GENERIC.test(one.toLowerCase())))))
         if (same) {
           if (gender) same.gender ??= gender
           return same
@@ -317,74 +294,29 @@ export class CastFinder {
     // Who is only named by what belongs to somebody is there when acting.
     if (worth < 0.5 && !speaks && worth !== 0.3) return undefined
     const gender = genderOf(lower)
-    return this.#add({ labels: [label], name: label, plural: group, thing: worth < 0.3 || this.animated.has(lower) || isAnimal(lower, this.words), named: false, ...(gender ? { gender } : {}) }, label)
+    return this.memory.add({ labels: [label], name: label, plural: group, thing: worth < 0.3 || this.animated.has(lower) || isAnimal(lower, this.words), named: false, ...(gender ? { gender } : {}) }, label)
   }
 
   /** Said of, but not there: compared with, waited for, remembered, owned by nobody in the scene. */
   #away(tokens: readonly StoryToken[], phrase: NounPhrase, being: Being, acts: boolean): boolean {
     const before = tokens[phrase.from - 1]
-    if (before && ABSENT_AFTER.has(before.lower)) return !(before.lower === 'as' && acts)
-    if (before?.lower === 'of' && !acts) return true
+    // “more than two hundred residents” are there.
+    const counts = before?.lower === 'than' && /^(?:more|less|fewer|other|rather)$/.test(tokens[phrase.from - 2]?.lower ?? '') && tokens.slice(phrase.from, phrase.head).some(({ tag, kind }) => tag === NUM || kind === 'number')
+    if (before && ABSENT_AFTER.has(before.lower)) return !counts && !(before.lower === 'as' && acts)
+    // “afraid of nothing but mice”
+    if (before?.lower === 'but' && /^(?:nothing|anything|everything)$/.test(tokens[phrase.from - 2]?.lower ?? '')) return true
+    if (before?.lower === 'of' && !acts) return !BESIDE.test(tokens[phrase.from - 2]?.lower ?? '')
     if (before?.lower === 'for' && MEANT_FOR.test(tokens[phrase.from - 2]?.lower ?? '')) return true
-    const known = this.#last.has(being)
+    const known = this.memory.lastOf(being) !== undefined
     // “His physicians had tried poppies”: told of before.
-    if (!known && /^(?:his|her|their|my|our|its)$/.test(phrase.determiner) && tokens[phrase.to]?.lower === 'had') return true
+    if (!known && /^(?:his|her|their|my|our|its)$/.test(phrase.determiner) && tokens[phrase.to]?.lower === 'had' && /^(?:died|gone|been|left|taught|told|given|built|made|bought|warned|always|once|never|tried|known|lost|said)$/.test(tokens[phrase.to + 1]?.lower ?? '')) return true
+    // “called after the professor”
+    if (before?.lower === 'after' && /^(?:called|named)$/.test(tokens[phrase.from - 2]?.lower ?? '')) return true
     if (!known && acts) {
       // “since her father died”, “what his mother had told him”
       for (let i = phrase.from - 1; i >= 0 && phrase.from - i < 4; i--) if (SUBORDINATE.test(tokens[i]!.lower) || /^(?:what|where|when)$/.test(tokens[i]!.lower)) return /^(?:his|her|their|my|our|its)$/.test(phrase.determiner) || tokens[phrase.to]?.lower === 'had'
     }
     return false
-  }
-
-  #narrator(range: TextRange, index: number, subject: boolean): void {
-    const known = this.#byWord.get('narrator')?.[0]
-    this.#appear(known ?? this.#add({ labels: ['narrator'], name: 'narrator', plural: false, thing: false, named: false }, 'narrator'), index, range, { subject, meant: true })
-  }
-
-  /** Beings, last spoken of first, within some sentences. */
-  #recent(index: number, reach = REACH): Being[] {
-    const worth = (being: Being) => {
-      const { sentence, order, subject } = this.#last.get(being)!
-      return -(index - sentence) * 100 + order / 1e6 + (subject ? 60 : 0)
-    }
-    return [...this.#last.keys()].filter((being) => index - this.#last.get(being)!.sentence <= reach).sort((a, b) => worth(b) - worth(a))
-  }
-
-  /** Whom a pronoun stands for; as an object it is not whoever is doing something in the same clause. */
-  #standsFor(pronoun: 'he' | 'she' | 'they' | 'it', index: number, object = false): Being[] {
-    const acting = object ? this.appearances.findLast(({ sentence, subject }) => sentence === index && subject)?.being : undefined
-    const all = this.#recent(index)
-    const others = all.filter((being) => being !== acting)
-    const recent = others.length ? others : all
-    if (pronoun === 'they') {
-      // “the two of them … they”: the same two, while one of them is whom the story follows.
-      const last = recent.find((being) => !being.plural && !being.thing)
-      if (last && this.#they.length > 1 && this.#they.includes(last) && this.#they.every((being) => !being.plural) && !recent.some((being) => being.plural && !being.thing && this.#last.get(being)!.sentence >= this.#last.get(last)!.sentence)) {
-        const two = recent.filter((being) => !being.plural && !being.thing && index - this.#last.get(being)!.sentence <= 1)
-        if (two.length < 2 || two.every((being) => this.#they.includes(being))) return this.#they
-      }
-      const people = recent.filter((being) => !being.plural && !being.thing && index - this.#last.get(being)!.sentence <= 4)
-      const plural = recent.find((being) => being.plural && !(being.thing && people.length > 1))
-      const singles = recent.filter((being) => !being.plural && !(being.thing && !being.named && recent.filter((other) => !other.plural && !other.thing && index - this.#last.get(other)!.sentence <= 2).length > 1))
-      const at = (being: Being | undefined) => (being ? this.#last.get(being)!.sentence : -99)
-      const close = singles.filter((being) => index - at(being) <= 2)
-      if (plural && at(plural) >= at(close[0]) - 1 && (index - at(plural) <= 2 || close.length < 2) && !(close.length > 1 && at(plural) < at(close[1]))) return [plural]
-      if (close.length > 1) return close.slice(0, 4).sort((a, b) => this.beings.indexOf(a) - this.beings.indexOf(b))
-      if (this.#they.some((being) => recent.includes(being))) return this.#they
-      if (plural) return [plural]
-      return singles.length > 1 ? singles.slice(0, 2) : []
-    }
-    if (pronoun === 'it') {
-      const thing = recent.find((being) => being.thing && !being.plural && index - this.#last.get(being)!.sentence <= 2)
-      return thing ? [thing] : []
-    }
-    const gender: Gender = pronoun === 'he' ? 'male' : 'female'
-    // The one last spoken of, doers first; a gender that is known counts for less than who is telling the story along.
-    const closeness = (being: Being) => (this.#last.get(being)!.sentence - index) * 100 + (this.#last.get(being)!.subject ? 60 : 0) + (being.gender === gender ? 50 : 0) - (being.thing && !being.named ? 120 : 0)
-    const fit = recent.filter((being) => !being.plural && (being.gender === gender || being.gender === undefined) && being.name !== 'narrator').sort((a, b) => closeness(b) - closeness(a))
-    const chosen = fit[0] ?? [...this.#last.keys()].reverse().find((being) => !being.plural && being.gender === gender)
-    if (chosen) chosen.gender ??= gender
-    return chosen ? [chosen] : []
   }
 
   #pronoun(tokens: readonly StoryToken[], i: number, index: number): void {
@@ -393,23 +325,27 @@ export class CastFinder {
     const subject = next !== undefined && (next.tag === VERB || next.tag === AUX || next.tag === ADV)
     const lower = token.lower.replace(/['’](?:d|s|ll|re|ve|m)$/, '')
     let who: Being[]
-    if (/^(?:he|him|himself)$/.test(lower)) who = this.#standsFor('he', index, lower === 'him')
-    else if (/^(?:she|herself)$/.test(lower)) who = this.#standsFor('she', index)
+    // “Those who had survived … they”: nobody who was told of before.
+    if (/^(?:they|them|their|themselves)$/.test(lower) && tokens.some((other, k) => k < i && !other.quoted && /^(?:those|whoever|anyone|everyone|people)$/.test(other.lower) && (other.lower !== 'those' || tokens[k + 1]?.lower === 'who'))) return
+    if (/^(?:she|her|herself|hers)$/.test(lower) && this.#ofVessel(index)) return
+    if (/^(?:he|him|himself)$/.test(lower)) who = this.memory.standsFor('he', index, lower === 'him')
+    else if (/^(?:she|herself)$/.test(lower)) who = this.memory.standsFor('she', index)
     else if (lower === 'her') {
       const owns = next !== undefined && (next.tag === NOUN || next.tag === ADJ)
-      who = this.#standsFor('she', index, !owns)
-      if (owns) who = who.filter((being) => (this.#last.get(being)?.sentence ?? -9) >= index - 2)
-    } else if (/^(?:they|them|themselves|both)$/.test(lower)) who = this.#they = this.#standsFor('they', index, lower === 'them')
+      who = this.memory.standsFor('she', index, !owns)
+      if (owns) who = who.filter((being) => (this.memory.lastOf(being) ?? -9) >= index - 2)
+    } else if (/^(?:they|them|themselves|both)$/.test(lower)) who = this.memory.they = this.memory.standsFor('they', index, lower === 'them' && !tokens.slice(Math.max(0, i - 6), i).some(({ lower: word }) => /^(?:anyone|anybody|nobody|someone|somebody|everyone|everybody|he|she|it)$/.test(word)))
+    else if (/^(?:two|three|four|five)$/.test(lower) && tokens[i - 1]?.lower === 'all') who = this.memory.they = this.memory.recent(index, 12).filter((being) => !being.plural && !being.thing && being.name !== 'narrator').slice(0, COUNT[lower]).sort((a, b) => this.memory.beings.indexOf(a) - this.memory.beings.indexOf(b))
     else if (/^(?:it|itself)$/.test(lower)) {
-      if (/^(?:was|is)$/.test(next?.lower ?? '') && !this.#recent(index, 1).some((being) => being.thing && !being.plural)) return
-      who = this.#standsFor('it', index)
+      if (/^(?:was|is)$/.test(next?.lower ?? '') && !this.memory.recent(index, 1).some((being) => being.thing && !being.plural)) return
+      who = this.memory.standsFor('it', index)
     } else if (lower === 'i' || lower === 'me' || lower === 'myself') {
-      this.#narrator(token, index, subject)
+      this.memory.narrator(token, index, subject)
       return
     } else if (/^(?:we|us|ourselves)$/.test(lower)) {
-      this.#narrator(token, index, subject)
-      who = this.#recent(index, 3).filter((being) => being.name !== 'narrator').slice(0, 2)
+      this.memory.narrator(token, index, subject)
+      who = this.memory.recent(index, 3).filter((being) => being.name !== 'narrator').slice(0, 2)
     } else return
-    for (const being of who) this.#appear(being, index, token, { subject: subject || /^(?:he|she|they)$/.test(lower), meant: true })
+    for (const being of who) this.memory.appear(being, index, token, { subject: subject || /^(?:he|she|they)$/.test(lower), meant: true })
   }
 }

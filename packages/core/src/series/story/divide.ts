@@ -1,4 +1,4 @@
-import type { Being } from './cast.ts'
+import type { Being } from './cast-memory.ts'
 import { isWithin } from './place-words.ts'
 import type { ToldSentence } from './scenes.ts'
 import { BIAS, WEIGHTS } from './turn-weights.ts'
@@ -27,6 +27,12 @@ export interface Turn {
   carriedOn: number
   fragment: number
   together: number
+  /** It opens a paragraph of which a next sentence begins with another time or place. */
+  ahead: number
+  /** In a story of long paragraphs, one that begins one. */
+  section: number
+  /** A line that only sets the scene: “An office.” */
+  slug: number
 }
 
 /** What holds in the scene so far. */
@@ -75,12 +81,14 @@ export function turnAt(sentences: readonly ToldSentence[], index: number, held: 
   const fresh = subjects.filter(({ being }) => !held.cast.has(being))
   const met = present.some(({ being }) => held.cast.has(being))
   const lead = told[0]?.lower ?? ''
+  // “It was a night full of satellites” tells of the time it already is.
+  const describes = sentence.opening === 'none' && /^it$/.test(lead) && /^(?:was|is)$/.test(told[1]?.lower ?? '') ? 0.4 : 1
   const previous = sentences[index - 1]!
   return {
     paragraph: sentence.opening === 'paragraph' ? 1 : 0,
     line: sentence.opening === 'line' ? 1 : 0,
     inside: longParagraphs && sentence.opening === 'none' ? 1 : 0,
-    timeFirst: (sentence.opening === 'paragraph' || relative ? 1 : known) * (quoteFirst ? timeFirst * 0.4 : timeFirst),
+    timeFirst: describes * (sentence.opening === 'paragraph' || relative ? 1 : known) * (quoteFirst ? timeFirst * 0.4 : timeFirst),
     timeLater: quoteFirst ? timeLater * 0.5 : timeLater,
     sameTime: live.length > 0 && held.moment !== '' && live.every(({ text }) => text.toLowerCase() === held.moment || held.moment.includes(text.toLowerCase())) ? 1 : 0,
     placeFirst: worth * Math.max(0, ...other.filter(({ fronted }) => fronted).map(({ weight }) => weight)),
@@ -99,7 +107,23 @@ export function turnAt(sentences: readonly ToldSentence[], index: number, held: 
     carriedOn: !live.some(({ start }) => isFirst(start)) && !other.some(({ start, fronted }) => fronted && start === first) && /^(?:it|its|he|she|they|his|her|their|this|that|these|there|and|but|so|for)$/.test(lead) ? 1 : 0,
     fragment: !verbs && !quoteFirst && (places.length > 0 || live.length > 0) ? 1 : 0,
     together: /^(?:they|we)$/.test(lead) && places.some(({ reached }) => reached) ? 1 : 0,
+    section: longParagraphs && sentence.opening === 'paragraph' ? 1 : 0,
+    slug: sentence.opening !== 'none' && !verbs && !quoteFirst && told.length <= 9 && (places.length > 0 || live.length > 0) ? 1 : 0,
+    ahead: longParagraphs && sentence.opening === 'paragraph' && timeFirst < 0.5 ? aheadOf(sentences, index, held) : 0,
   }
+}
+
+/** How surely the sentences after one, in its paragraph, begin with another time or place, 0 to 1. */
+function aheadOf(sentences: readonly ToldSentence[], index: number, held: Held): number {
+  let most = 0
+  for (let i = index + 1; i < sentences.length && i <= index + 2 && sentences[i]!.opening === 'none'; i++) {
+    const { tokens, moments, places } = sentences[i]!
+    const first = tokens.find(({ quoted }) => !quoted)?.start
+    if (first === undefined || tokens[0]!.quoted) continue
+    for (const { start, moves, habitual } of moments) if (!habitual && start - first <= 2) most = Math.max(most, moves)
+    for (const { head, fronted, start, weight, spot } of places) if (fronted && !spot && start - first <= 8 && head !== held.place) most = Math.max(most, weight * 0.7)
+  }
+  return most
 }
 
 /** How the turns are weighed; only their fitting gives others. */
@@ -146,11 +170,13 @@ export function divide(sentences: readonly ToldSentence[], weighing: Weighing = 
   const starts = [0]
   let held = heldAfter(undefined, 0, sentences[0]!)
   const longParagraphs = longIn(sentences)
+  // What is numbered scene by scene is divided there and nowhere else.
+  const staged = sentences[0]!.staged && sentences.filter((one) => one.staged).length > 1
   for (let i = 1; i < sentences.length; i++) {
     const sentence = sentences[i]!
     const previous = sentences[i - 1]!
     const fixed = sentence.opening === 'mark' && !previous.heading
-    const barred = sentence.spoken || (previous.heading && sentence.opening !== 'mark')
+    const barred = staged || sentence.spoken || (previous.heading && sentence.opening !== 'mark')
     const begins = fixed || (!barred && starts.length < MAX_SCENES && scoreOf(turnAt(sentences, i, held, longParagraphs), weighing) > 0)
     if (begins) starts.push(fixed ? i : openingOf(sentences, i, starts.at(-1)!))
     held = heldAfter(held, begins ? i : undefined, sentence)

@@ -12,10 +12,13 @@ export interface MomentMention extends TextRange {
   moves: number
   /** Something done again and again at that time: it dates the scene but moves nothing. */
   habitual: boolean
+  /** Since or until when: the end of a stretch, not when it happens. */
+  limit: boolean
 }
 
 const NUMBER = String.raw`(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fifteen|twenty|thirty|forty|fifty|sixty|a hundred|a thousand|half an|a few|several|some|many|countless|a couple of|\d+)`
-const ORDINAL = String.raw`(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth|last|\d+(?:st|nd|rd|th))`
+const COUNTED = 'first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth'
+const ORDINAL = String.raw`(?:${COUNTED}|last|\d+(?:st|nd|rd|th))`
 /** What a time of day may only describe: “the night bus”. */
 const NO_TIME = String.raw`(?!\s+(?:bus|train|tram|boat|ferry|flight|shift|watch|sky|skies|air|light|sun|star|mist|fog|dew|bell|bells|prayer|paper|news|coffee|tea|meal|guard|watchman|porter|nurse|owl|moth|class|school|club|market|wind|breeze|heat|chill|sunlight|sunshine|shadows?|dress|gown|table|stand|glory|rush|traffic|clothes|coat|boots|cap|hat)(?![\p{L}]))`
 const DAYPART = String.raw`(?:early |mid-?|late )?(?:dawn|daybreak|sunrise|sun-?up|first light|mornings?|noon|mid-?day|lunch-?time|afternoons?|dusk|twilight|sunset|sundown|nightfall|evenings?|nights?|midnight|small hours|early hours|overnight|bed-?time|tea-?time|daylight|moonrise)${NO_TIME}`
@@ -35,7 +38,7 @@ interface Pattern {
 
 const pattern = (kind: MomentKind, moves: number, form: string, flags = 'giu'): Pattern => ({ kind, moves, form: new RegExp(`(?<![\\p{L}\\p{N}’'-])(?:${form})(?![\\p{L}\\p{N}’'-])`, flags) })
 
-const LED = String.raw`(?:(?:in|on|at|by|during|around|about|towards?|near|before|after|until|till|since|from|through|all through|throughout|late in|early in|late on|early on|just before|just after|shortly before|shortly after|long before|soon after|right after|past|well past|deep in|in the middle of|at the end of|at the beginning of)\s+(?:the\s+)?)`
+const LED = String.raw`(?:(?:in|on|at|by|during|around|about|towards?|near|before|after|until|till|since|from|through|all through|all|throughout|late in|early in|late on|early on|just before|just after|shortly before|shortly after|long before|soon after|right after|past|well past|deep in|in the middle of|at the end of|at the beginning of)\s+(?:the\s+)?)`
 const TODAY = String.raw`(?:today|nowadays|these days|to this day|tomorrow|tonight|yesterday)`
 
 /** Longer and surer forms first; a stretch that one has taken is no other's. */
@@ -56,11 +59,14 @@ const PATTERNS: readonly Pattern[] = [
   pattern('date', 0.95, String.raw`(?:(?:on|by|in|since|until|from|around)\s+)?(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?${MONTH}(?:,?\s+\d{3,4})?`, 'gu'),
   pattern('date', 0.95, String.raw`(?:(?:[Oo]n|[Bb]y|[Ss]ince|[Uu]ntil)\s+)?${MONTH}\s+\d{1,2}(?:st|nd|rd|th)?(?:,?\s+\d{4})?`, 'gu'),
   pattern('date', 0.95, String.raw`(?:[Ii]n|[Bb]y|[Ss]ince|[Uu]ntil|[Aa]round|[Dd]uring|[Tt]hroughout|[Aa]ll)\s+(?:(?:early|late|mid|the middle of|the beginning of|the end of)[- ]?)?${MONTH}(?:\s+(?:of\s+)?\d{3,4})?|${MONTH}\s+\d{3,4}|(?:[Ee]arly|[Ll]ate|[Mm]id)[- ]${MONTH}`, 'gu'),
-  pattern('date', 0.95, String.raw`(?:in|by|around|since|until|about|from|before|after)\s+(?:the (?:year|spring|summer|autumn|winter) (?:of )?)?(?:1\d|20|[5-9])\d{2}(?:\s+(?:BC|AD|BCE|CE))?|(?:in|during|by|since)\s+(?:the\s+)?(?:early |late |mid-?)?(?:1\d|20)\d0s|(?:in|by|during|since|around|throughout)\s+the\s+(?:early |late |mid-?)?(?:\w+teenth|twentieth|twenty-first|tenth|eleventh|twelfth|\d{1,2}(?:st|nd|rd|th))[- ]century`),
+  pattern('date', 0.95, String.raw`(?:in|by|around|since|until|about|from|before|after)\s+(?:(?:the year )?(?:AD|CE|BC|BCE)\s?\d{1,4}|(?:the year )?\d{1,4}\s(?:AD|CE|BC|BCE))`),
+  pattern('date', 0.95, String.raw`(?:in|by|around|since|until|about|from|before|after)\s+(?:the (?:year|spring|summer|autumn|winter) (?:of )?)?(?:1\d|20|[5-9])\d{2}(?:\s+(?:BC|AD|BCE|CE))?|(?:in|during|by|since)\s+(?:the\s+)?(?:early |late |mid-?)?(?:1\d|20)\d0s|(?:in|by|during|since|around|throughout)\s+the\s+(?:early |late |mid-?)?(?:\w+teenth|twentieth|twenty-first|${COUNTED}|\d{1,2}(?:st|nd|rd|th))[- ]century(?:\s+(?:BC|AD|BCE|CE))?`),
   pattern('date', 0.95, String.raw`(?:(?:in|during|by|since|at the end of|before)\s+)(?:the\s+)?(?:last |early |late |great )?(?:ice age|stone age|bronze age|iron age|middle ages|dark ages|renaissance|(?:\p{L}+ )?(?:era|times)|\p{L}+ (?:war|period|age|revolution))(?=[,\s.])`),
   pattern('season', 0.9, String.raw`${LED}?(?:${PICK}|an?\s+)?${ADJECTIVE}${SEASON}(?:\s+(?:of\s+)?\d{3,4})?(?=\s*(?:[,.;:!?]|$)|\s+(?:the|a|an|when|and|came|was|had|of|he|she|it|they|we|i|that|every|all|not|after|before|no|his|her|their|in|on|at|\p{Lu}))`),
   // The next day; three days; on the third day; the following week; that year.
   pattern('day', 0.95, String.raw`(?:(?:on|in|by|during)\s+)?(?:the (?:very )?(?:next|following)|the same|that same|that very|the ${ORDINAL}|this)\s+(?:days?|weeks?|months?|years?|weekend|market day|lesson|hour|half|stage|act|session|semester|term)(?:\s+after(?: that)?)?|the (?:day|night|evening|morning|week|month|year) (?:before|after)(?: that)?`),
+  pattern('day', 0.9, String.raw`(?:last|next|this|that) (?:week|weekend|month|year|decade|century)|on the (?:day|morning|evening|night|eve|anniversary) of (?:the |his |her |their |its )?(?:\p{L}+ ){0,2}\p{L}+`),
+  pattern('elapsed', 0.9, String.raw`for ${NUMBER} (?:days|nights) and (?:${NUMBER} )?(?:days|nights)`),
   pattern('season', 0.9, String.raw`(?:(?:in|last|this|next|during|every|by) (?:the )?|(?:early|late) )fall(?=[\s,.])`),
   pattern('day', 0.85, String.raw`(?:one|another|some|that) (?:(?:fine|cold|sunny|rainy|hot|grey|gray|warm|windy|stormy|ordinary|particular|such|market|summer's|winter's)\s+)?(?:day|week|weekend|year|market day)|at (?:the )?(?:weekend|christmas|easter|new year)|on (?:christmas|new year['’]s|market|wash) (?:eve|day)|over the weekend|by the weekend`),
   pattern('elapsed', 0.85, String.raw`later (?:that|the same|in the|on that) (?:day|night|evening|afternoon|morning|week|month|year)|(?:the )?(?:next|following) (?:time|lesson)|(?:much|long|a little|some time|sometime|a while|not long|shortly|soon) (?:later|after(?:wards)?)|later(?=,)|afterwards(?=[,\s])|meanwhile|in the meantime|at the same time|by then|eventually|at last|until now`),
@@ -76,6 +82,8 @@ const CAME = new RegExp(String.raw`(?<![\p{L}])(${DAYPART}|${SEASON}|${WEEKDAY})
 const SUN = /(?<![\p{L}])(?:the |a )?(?:low |pale |red )?sun (?:was |is |had |has )?(?:already |almost |just )?(?:(?:going|gone|went|goes) down|set(?:s|ting)?|sank|sinks|sinking|(?:rose|rises|rising|risen|came up|comes up|coming up))(?![\p{L}])/giu
 const HEAD_CLOCK = new RegExp(String.raw`^(?:[Aa]t|[Bb]y|[Aa]round|[Ff]rom)\s+(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?=,|\s+(?:the|an?|he|she|they|we|i|it|his|her|their|every|all|\p{Lu}\p{Ll}+)\b)`, 'u')
 
+/** A line that sets a scene and says nothing else: “The yard, morning.” “EXT. BRIDGE – NIGHT” */
+const SLUG = new RegExp(String.raw`^[^.!?;:]{2,60}?(?:,|\s[–—-])\s+((?:later(?: that (?:day|night|evening))?|the next (?:day|morning|evening)|${DAYPART}|${SEASON}|${WEEKDAY}(?: ${DAYPART})?))[.:!]?$`, 'iu')
 const MID_CLOCK = /(?<![\p{L}])at (?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?=[,.;](?:\s|$))/giu
 const HABITUAL = /(?<![\p{L}])(?:every|each|always|usually|nights|mornings|evenings|afternoons|Mondays|Tuesdays|Wednesdays|Thursdays|Fridays|Saturdays|Sundays)(?![\p{L}])/iu
 /** Spans that end at a time, not scenes set in one. */
@@ -122,7 +130,8 @@ export function momentsIn(said: string): MomentMention[] {
     if (!words.trim() || !free(start, end)) return
     const trimmed = end - (words.length - words.trimEnd().length)
     const habitual = HABITUAL.test(said.slice(Math.max(0, start - 12), end))
-    found.push({ start, end: trimmed, kind, text: momentText(said.slice(start, trimmed)), moves: LIMITS.test(words) && start > opening ? moves * 0.5 : moves, habitual })
+    const limit = LIMITS.test(words) && start > opening
+    found.push({ start, end: trimmed, kind, text: momentText(said.slice(start, trimmed)), moves: limit ? moves * 0.5 : moves, habitual, limit })
   }
   const bare = BARE.exec(said.slice(opening))
   if (bare && !/^\s+(?:and|or)\b/i.test(said.slice(opening + bare[0].length))) add(opening, opening + bare[0].length, 'daypart', 0.9)
@@ -131,11 +140,13 @@ export function momentsIn(said: string): MomentMention[] {
   for (const match of said.matchAll(IT_IS)) add(match.index + match[0].indexOf(match[1]!), match.index + match[0].length, 'daypart', 0.85)
   for (const match of said.matchAll(CAME)) add(match.index, match.index + match[1]!.length, 'daypart', 0.8)
   for (const match of said.matchAll(MID_CLOCK)) add(match.index, match.index + match[0].length, 'clock', 0.5)
+  const slug = SLUG.exec(said.trimEnd())
+  if (slug) add(slug.index + slug[0].lastIndexOf(slug[1]!), slug.index + slug[0].lastIndexOf(slug[1]!) + slug[1]!.length, 'daypart', 0.85)
   const clock = HEAD_CLOCK.exec(said.slice(opening))
   if (clock) add(opening, opening + clock[0].length, 'clock', 0.6)
   for (const match of said.matchAll(SUN)) {
     if (!free(match.index, match.index + match[0].length)) continue
-    found.push({ start: match.index, end: match.index + match[0].length, kind: 'daypart', text: /ris|rose|up/i.test(match[0]) ? 'sunrise' : 'sunset', moves: 0.25, habitual: false })
+    found.push({ start: match.index, end: match.index + match[0].length, kind: 'daypart', text: /ris|rose|up/i.test(match[0]) ? 'sunrise' : 'sunset', moves: 0.25, habitual: false, limit: false })
   }
   return joined(said, found)
 }

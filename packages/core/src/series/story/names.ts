@@ -5,9 +5,11 @@ import { AUX, DET, NOUN, PROPN, VERB } from './parts-of-speech.ts'
 import { placeWorth } from './place-words.ts'
 import type { Sentence, StoryToken } from './sentences.ts'
 
-const CALENDAR = /^(?:mon|tues|wednes|thurs|fri|satur|sun)days?$|^(?:january|february|march|april|may|june|july|august|september|october|november|december)$|^(?:christmas|easter|spring|summer|autumn|winter|english|french|german|bc|ad|i|i['’](?:m|d|ll|ve)|ok|tv|dna|sir|madam|god|north|south|east|west)$/
+const CALENDAR = /^(?:mon|tues|wednes|thurs|fri|satur|sun)days?$|^(?:january|february|march|april|may|june|july|august|september|october|november|december)$|^(?:christmas|easter|spring|summer|autumn|winter|english|french|german|bc|ad|i|i['’](?:m|d|ll|ve)|ok|tv|dna|sir|madam|god|int|ext|north|south|east|west)$/
 const OPENERS = /^(?:the|an?|he|she|it|they|we|you|his|her|its|their|our|my|your|this|that|these|those|there|here|then|now|when|while|where|what|who|why|how|as|at|in|on|by|for|from|to|of|with|without|but|and|or|so|yet|if|once|one|two|three|four|five|six|seven|eight|nine|ten|all|both|some|no|not|nobody|nothing|everybody|everything|everyone|someone|somebody|something|each|every|many|most|after|before|until|since|because|although|though|suddenly|finally|outside|inside|meanwhile|later|soon|only|even|still|just|never|always|perhaps|maybe|yes|oh|well|let|do|did|please|down|up|out|back|again|behind|beyond|beside|between|under|over|through|across|along|around|near|above|below|into|onto|off|against|toward|towards|during|another|several|few|such|first|second|third|next|last|today|tomorrow|yesterday|tonight|slowly|quietly|gently|together|instead|like|than|whoever|whatever|neither|either|none|had|was|were|is|are|has|have|would|could|should|will|can|may|might|must)$/
 
+/** What stands before the name of a place. */
+const PLACED = /^(?:in|at|to|from|into|near|through|across|towards?|of|above|below|over|around|outside|leaving|left|reached|for)$/
 const capital = ({ text, kind }: StoryToken) => kind === 'word' && /^\p{Lu}/u.test(text)
 const plain = (token: StoryToken) => token.text.replace(/['’]s$|['’]$/, '')
 
@@ -43,19 +45,27 @@ export class Names {
           own.times++
           if (after && (after.tag === VERB || after.tag === AUX || (after.kind === 'word' && after.tag !== NOUN && /(?:ed|s)$/.test(after.lower))) && /[^s]$|[^aeiou]s$/.test(key)) own.acts++
           if (after && capital(after)) own.acts++
+          // “Sam’s sister”
+          if (/['’]s$/.test(token.lower)) own.acts++
           // “Sol and Idris rowed”
           const partner = after?.lower === 'and' ? tokens[i + 2] : undefined
           if (partner && capital(partner)) own.acts++
           first.set(key, own)
         } else count(mid, key)
-        if (after?.kind === 'word' && (after.tag === VERB || after.tag === AUX)) count(acting, key)
         if (/['’]s$/.test(token.lower)) count(acting, key)
         if (before && /^(?:said|asked|answered|replied|cried|whispered|shouted|called|and|with|told)$/.test(before.lower)) count(acting, key)
-        const lead = before && before.tag === DET ? tokens[i - 2] : before
-        if (lead && /^(?:in|at|to|from|into|near|through|across|towards?|of|above|below|over|around|outside|leaving|left|reached|for)$/.test(lead.lower) && !(lead.lower === 'to' && before && /^(?:said|spoke|turned|whispered|gave|called)$/.test(tokens[i - 2]?.lower ?? ''))) count(inPlace, key)
+        // “near Harrow Fell”: the words of a name are at one place.
+        let from = i
+        while (from > 0 && capital(tokens[from - 1]!) && !OPENERS.test(tokens[from - 1]!.lower) && !/['’]s$/.test(tokens[from - 1]!.lower)) from--
+        const lead = tokens[from - 1]?.tag === DET ? tokens[from - 2] : tokens[from - 1]
+        const placed = lead !== undefined && PLACED.test(lead.lower)
+        // “The ferry at Tarrow ran”: what is at a place acts, not the place.
+        if (!placed && after?.kind === 'word' && (after.tag === VERB || after.tag === AUX)) count(acting, key)
+        if (lead && placed && !(lead.lower === 'to' && /^(?:said|spoke|turned|whispered|gave|called)$/.test(tokens[from - (tokens[from - 1]?.tag === DET ? 3 : 2)]?.lower ?? ''))) count(inPlace, key)
       })
     }
-    for (const key of mid.keys()) if (!OPENERS.test(key)) this.#names.add(key)
+    // “said Will”: a word that opens sentences may be a name, where it is written as one within them.
+    for (const key of mid.keys()) if (!OPENERS.test(key) || (key === 'will' && acting.has(key))) this.#names.add(key)
     for (const [key, { times, acts }] of first) {
       if (this.#names.has(key) || lower.has(key)) continue
       const facts = words.find(key)

@@ -127,5 +127,7 @@ export function labelOf(story: string, tokens: readonly StoryToken[], phrase: No
   let from = phrase.from
   if ((DETERMINERS.test(tokens[from]!.lower) || POSSESSIVE.test(tokens[from]!.lower)) && phrase.to - from > 1) from++
   const to = whole && phrase.of ? phrase.of.to : phrase.to
-  return story.slice(tokens[from]!.start, tokens[to - 1]!.end).replace(/\s+/g, ' ')
+  const said = story.slice(tokens[from]!.start, tokens[to - 1]!.end).replace(/\s+/g, ' ')
+  // A noun that opens its sentence is no name for that: “Friends sit around a fire.”
+  return from === 0 && !phrase.name && tokens[from]!.tag !== PROPN ? said.replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase()) : said
 }

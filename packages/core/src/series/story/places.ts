@@ -21,20 +21,24 @@ export interface PlaceMention extends TextRange {
   named: boolean
   /** A table, a door, the ground: it says where within a place. */
   spot: boolean
+  /** “The counter”: one that is known to be there. */
+  known?: boolean
 }
 
 const AT = new Set('in inside at on within aboard beneath under underneath behind beside by near outside above below beyond between among amid before upon atop opposite alongside against'.split(' '))
 const TO = new Set('to into onto toward towards up down back home'.split(' '))
 const ALONG = new Set('through across along over around past'.split(' '))
 const FROM = new Set('from off out'.split(' '))
-const REACH = /^(?:reach|enter|open|unlock|climb|cross|arriv|visit|approach|board|search|leav|left|clos|fill|occup|explor)(?:e|ed|es|s|ing|y|ied)?$|^(?:left|leaves|leaving|reached|reaches|enters|entered|climbs|climbed|crossed|crosses|visits|visited|boards|boarded)$/
+const REACH = /^(?:found|finds?|reach|enter|open|unlock|climb|cross|arriv|visit|approach|board|search|leav|left|clos|fill|occup|explor)(?:e|ed|es|s|ing|y|ied)?$|^(?:left|leaves|leaving|reached|reaches|enters|entered|climbs|climbed|crossed|crosses|visits|visited|boards|boarded)$/
 const LEAVE = /^(?:leave|leaves|left|leaving|flee|fled|quit)$/
-const GO = /^(?:go|goes|went|gone|going|come|comes|came|coming|walk\w*|r[au]n(?:s|ning)?|rode|rides?|drove|drives?|hurr(?:y|ies|ied)|return\w*|arriv\w*|climb\w*|travel\w*|sail\w*|fl(?:y|ies|ew)|rush\w*|crept|creeps?|march\w*|head(?:s|ed)|carr(?:y|ies|ied)|brought|brings?|took|takes?|led|leads?|mov(?:e|es|ed)|slip(?:s|ped)|step(?:s|ped)|jump(?:s|ed)|f(?:a|e)ll(?:s)?|land(?:s|ed)|follow(?:s|ed)|wander(?:s|ed)|dash(?:es|ed)|swam|swims?|row(?:s|ed)|made|makes?|set|got|gets?|reach\w*|enter\w*|crawl\w*|sank|sinks?|dived?|dives|dragg?\w*|push\w*|pull\w*|sent|sends?|drift\w*|float\w*|roll\w*|escap\w*|race[ds]?|gather\w*|met|meet|meets|lowered|called|invited|summoned|drop\w*|sneak\w*|snuck|tiptoe\w*|bring|moved|transferred|flown|lifted|shipped)$/
+const GO = /^(?:go|goes|went|gone|going|come|comes|came|coming|walk\w*|r[au]n(?:s|ning)?|rode|rides?|drove|drives?|hurr(?:y|ies|ied)|return\w*|arriv\w*|climb\w*|travel\w*|sail\w*|fl(?:y|ies|ew)|rush\w*|crept|creeps?|march\w*|head(?:s|ed)|carr(?:y|ies|ied)|brought|brings?|took|takes?|led|leads?|mov(?:e|es|ed)|slip(?:s|ped)|step(?:s|ped)|jump(?:s|ed)|f(?:a|e)ll(?:s)?|land(?:s|ed)|follow(?:s|ed)|wander(?:s|ed)|dash(?:es|ed)|swam|swims?|row(?:s|ed)|made|makes?|set|got|gets?|reach\w*|enter\w*|crawl\w*|sank|sinks?|dived?|dives|dragg?\w*|push\w*|pull\w*|sent|sends?|drift\w*|float\w*|roll\w*|escap\w*|race[ds]?|gather\w*|met|meet|meets|lowered|called|invited|summoned|drop\w*|sneak\w*|snuck|tiptoe\w*|bring|moved|transferred|flown|lifted|shipped|trot(?:s|ted)|stroll(?:s|ed)|stumbl(?:e|es|ed)|skip(?:s|ped)|hop(?:s|ped)|gallop(?:s|ed)|stagger(?:s|ed)|limp(?:s|ed)|dart(?:s|ed)|scurr(?:y|ies|ied)|sprint(?:s|ed)|jog(?:s|ged)|bolt(?:s|ed)|tramp(?:s|ed)|trudg(?:e|es|ed)|hik(?:e|es|ed)|cycl(?:e|es|ed)|pedal(?:s|led|ed)|skat(?:e|es|ed)|skis?|skied|slid|slides?|glid(?:e|es|ed)|steer(?:s|ed)|squeez(?:e|es|ed)|burst|pour(?:s|ed)|stream(?:s|ed)|crowd(?:s|ed)|scrambl(?:e|es|ed)|wad(?:e|es|ed)|leap(?:s|ed|t)|emerg(?:e|es|ed)|retreat(?:s|ed)|withdrew|disappear(?:s|ed)|vanish(?:es|ed)|deliver(?:s|ed)|escort(?:s|ed)|guid(?:e|es|ed)|usher(?:s|ed)|chas(?:e|es|ed))$/
 /** Said of what is thought, spoken or made, not of where one is. */
 const NOT_THERE = /^(?:dream\w*|thought|think\w*|know\w*|knew|believ\w*|speak\w*|spoke|told|heard|hear|remember\w*|wish\w*|long(?:ed|s)?|look(?:s|ed|ing)?|star(?:e|ed|es|ing)|point\w*|gaz\w*|glanc\w*|wav\w*|listen\w*|belong\w*|marked|written|painted|kept|saw|see|sees|known|famous|called)$/
 
 /** What carries people: where they are only while nothing better is said. */
 const VEHICLE = /^(?:car|bus|train|tram|taxi|lorry|lorries|truck|van|boat|boats|barge|barges|ship|ships|helicopter|plane|ferry|coach|wagon|carriage|raft|canoe|balloon|sledge|sleigh|tents?)$/
+/** What is over or around every place. */
+const BEYOND = /^(?:sky|skies|world|earth|heaven|moon|planet|space|clouds?|sea|land|country)$/
 /** What is done from where one is. */
 const WATCH = /^(?:watch|look|star|gaz|wav|call|shout|lean|listen|observ|see|saw|peer|speak|spoke)(?:e|ed|es|s|ing)?$/
 
@@ -44,6 +48,8 @@ const nearestVerb = (tokens: readonly StoryToken[], before: number): string => {
   for (let i = before - 1; i >= 0 && before - i < 9; i--) if ((tokens[i]!.tag === VERB || tokens[i]!.tag === AUX) && !tokens[i]!.quoted) return tokens[i]!.lower
   return ''
 }
+/** “We were going to the sea”: not there yet. */
+const intends = (tokens: readonly StoryToken[], before: number): boolean => tokens.slice(Math.max(0, before - 4), before).some(({ lower }, k, near) => /^(?:going|headed|bound)$/.test(lower) && (near[k - 1] ?? tokens[Math.max(0, before - 4) + k - 1])?.tag === AUX)
 /** Where words of comparison, condition or wish stand before, nothing is said to be so. */
 const unreal = (tokens: readonly StoryToken[], before: number): boolean => {
   for (let i = before - 1; i >= 0 && before - i < 8; i--) {
@@ -97,8 +103,12 @@ export function placesIn(story: string, { tokens }: Sentence, phrases: readonly 
       reached,
       named,
       spot: worth < 0.5 && !instructions && !(fronted && tokens[last.to]?.text === ','),
+      known: phrase.determiner === 'the',
     })
   }
+  // “TARROW – It took …”: where a report was written.
+  const dash = tokens.findIndex(({ text }) => /^[–—-]$/.test(text))
+  if (dash > 0 && dash <= 4 && tokens.slice(0, dash).every(({ text, kind }) => kind === 'word' && text.length > 1 && text === text.toUpperCase())) found.push({ start: tokens[0]!.start, end: tokens[dash - 1]!.end, text: story.slice(tokens[0]!.start, tokens[dash - 1]!.end), head: tokens[dash - 1]!.lower, weight: 0.9, fronted: true, reached: false, named: false, spot: false })
   for (const phrase of phrases) {
     if (tokens[phrase.from]!.quoted) continue
     const before = tokens[phrase.from - 1]
@@ -112,7 +122,11 @@ export function placesIn(story: string, { tokens }: Sentence, phrases: readonly 
       if (tokens[phrase.head]!.lower === 'front') take(phrase.of, 0.6, false, fronted)
       continue
     }
-    if (lead === 'of' && earlier && FROM.has(earlier.lower)) continue
+    if (lead === 'of' && earlier && FROM.has(earlier.lower)) {
+      // “carried the press out of his workshop”: where it was until then.
+      if (worthOf(phrase) === 1) take(phrase, 0.3, false, false, true)
+      continue
+    }
     const host = phrases.find((other) => (other.of ?? other).to === phrase.from - 1 && AT.has(lead) && (other.from === 0 || AT.has(tokens[other.from - 1]?.lower ?? '')))
     // “the clinic in the upper valley”: which clinic, not where it happens.
     if (host && worthOf(host) === 1) {
@@ -124,16 +138,16 @@ export function placesIn(story: string, { tokens }: Sentence, phrases: readonly 
     else if (AT.has(lead)) {
       const close = lead === 'in' || lead === 'inside' || lead === 'at' || lead === 'on' || lead === 'aboard' || lead === 'within'
       take(phrase, (close ? (VEHICLE.test(tokens[phrase.head]!.lower) && GO.test(verb) && !fronted ? 0.55 : 1) : 0.6) * (NOT_THERE.test(verb) && !fronted && !/^(?:in|on|inside)$/.test(lead) ? 0.5 : 1), /^(?:back|down|up|arriv\w*|land\w*)$/.test(earlier?.lower ?? '') || GO.test(verb), fronted)
-    } else if (TO.has(lead)) take(phrase, NOT_THERE.test(verb) ? 0.3 : GO.test(verb) || lead === 'into' || lead === 'onto' ? 0.95 : 0.5, true, fronted)
+    } else if (TO.has(lead)) take(phrase, intends(tokens, phrase.from) ? 0.1 : NOT_THERE.test(verb) ? 0.3 : GO.test(verb) || lead === 'into' || lead === 'onto' ? 0.95 : 0.5, true, fronted)
     else if (ALONG.has(lead)) take(phrase, 0.7, false, fronted)
     else if (FROM.has(lead)) {
       if (lead === 'from' && WATCH.test(verb)) take(phrase, 0.6, false, fronted)
       else take(phrase, 0.3, false, false, true)
     }
-    else if (before && (before.tag === VERB || REACH.test(lead)) && REACH.test(lead)) take(phrase, LEAVE.test(lead) ? 0.4 : 0.8, true, false)
+    else if (before && (before.tag === VERB || REACH.test(lead)) && REACH.test(lead) && !(/^f(?:ou|i)nds?$/.test(lead) && VEHICLE.test(tokens[phrase.head]!.lower))) take(phrase, LEAVE.test(lead) ? 0.4 : 0.8, true, false)
     else if (!hasVerb && phrase.from <= 8) take(phrase, 0.9, false, true)
-    else if (phrase.from === 0 && tokens[phrase.to] && tokens[phrase.to]!.lower.match(/^(?:is|was|smelled|smelt|lay|stood|looked|felt)$/) && worthOf(phrase) === 1) take(phrase, 0.8, false, true)
-    else if (worthOf(phrase) === 1 && !phrase.name && before?.tag !== ADP && !VEHICLE.test(tokens[phrase.head]!.lower) && !/^(?:sky|skies|world|earth|heaven|moon|planet|space|clouds?)$/.test(tokens[phrase.head]!.lower)) take(phrase, phrase.from === 0 ? 0.5 : 0.35, false, false, true)
+    else if (phrase.from === 0 && tokens[phrase.to] && tokens[phrase.to]!.lower.match(/^(?:is|was|smelled|smelt|lay|stood|looked|felt)$/) && worthOf(phrase) === 1 && !VEHICLE.test(tokens[phrase.head]!.lower) && !BEYOND.test(tokens[phrase.head]!.lower)) take(phrase, 0.8, false, true)
+    else if (worthOf(phrase) === 1 && !phrase.name && before?.tag !== ADP && !VEHICLE.test(tokens[phrase.head]!.lower) && !BEYOND.test(tokens[phrase.head]!.lower)) take(phrase, phrase.from === 0 ? 0.5 : 0.35, false, false, true)
   }
   // “the bell of their grandmother's house”
   for (const { of } of phrases) if (of && worthOf(of) === 1 && !of.name && !found.some(({ start, end }) => start <= tokens[of.head]!.start && tokens[of.head]!.end <= end)) take(of, 0.35, false, false, true)
@@ -144,7 +158,7 @@ export function placesIn(story: string, { tokens }: Sentence, phrases: readonly 
     if (/^(?:outside|upstairs|downstairs|indoors|outdoors|overhead|underwater|underground|ashore|backstage)$/.test(token.lower) && bare && (i === 0 || GO.test(nearestVerb(tokens, i)) || !next || next.kind === 'mark')) {
       if (found.some((other) => other.fronted)) return
       found.push({ start: token.start, end: token.end, text: token.lower, head: token.lower, weight: 0.6, fronted: i <= 1, reached: true, named: false, spot: false })
-    } else if (token.lower === 'home' && !found.some(({ start, end }) => start <= token.start && token.end <= end) && (GO.test(nearestVerb(tokens, i)) || tokens[i - 1]?.lower === 'at')) {
+    } else if (token.lower === 'home' && !found.some(({ weight, named }) => weight >= 0.6 && !named) && !found.some(({ start, end }) => start <= token.start && token.end <= end) && (GO.test(nearestVerb(tokens, i)) || tokens[i - 1]?.lower === 'at')) {
       found.push({ start: token.start, end: token.end, text: 'home', head: 'home', weight: 0.6, fronted: i <= 4, reached: true, named: false, spot: false })
     }
   })

@@ -35,6 +35,16 @@ export function retag(tokens: StoryToken[], words: WordTable): void {
       token.tag = VERB
       return
     }
+    // “her colleagues yawn.”: the last word of a clause that has no verb yet, after those who do it.
+    if (token.tag === NOUN && !/s$/.test(token.lower) && /^[.,;!?]$/.test(tokens[i + 1]?.text ?? '') && /[^s]s$|^(?:people|men|women|children)$/.test(tokens[i - 1]?.lower ?? '') && beingWorth(tokens[i - 1]!.lower, words) >= 0.8 && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && !verbSince(tokens, i)) {
+      token.tag = VERB
+      return
+    }
+    // “On Monday morning doctors removed a whistle”: those who are nothing but somebody are no verb.
+    if ((token.tag === VERB || token.tag === NOUN) && /[^s]s$/.test(token.lower) && /^\p{Ll}/u.test(token.text) && beingWorth(token.lower, words) >= 0.8 && words.find(token.lower.slice(0, -1))?.main === 0 && (words.find(token.lower.slice(0, -1))?.noun1 ?? 0) === 18 && [NOUN, PROPN, ADJ].includes(tokens[i - 1]?.tag ?? 0) && tokens.slice(i + 1).some(({ tag }) => tag === VERB || tag === AUX)) {
+      token.tag = NOUN
+      return
+    }
     if (token.kind !== 'word' || !/(?:[^s]s|ed)$/.test(token.lower) || /['’]/.test(token.lower) || !/^\p{Ll}/u.test(token.text)) return
     const before = tokens[i - 1]
     const after = tokens[i + 1]

@@ -2,7 +2,8 @@ import type { WordTable } from '../../read/words/word-table.ts'
 import type { Token } from '../../read/scan.ts'
 import type { TextRange } from '../../text-range.ts'
 import { animatedNouns } from './animated.ts'
-import { type Appearance, type Being, CastFinder } from './cast.ts'
+import { CastFinder } from './cast.ts'
+import type { Appearance, Being } from './cast-memory.ts'
 import { beatOf } from './beat.ts'
 import { divide } from './divide.ts'
 import { type MomentMention, momentsIn } from './moments.ts'
@@ -81,9 +82,10 @@ export function toldSentences(story: string, words: WordTable, tag: (text: strin
     const places = sentence.heading ? [] : placesIn(story, sentence, phrases, words, names, instructions).filter((place) => !moments.some(({ start, end }) => place.start < end && start < place.end))
     return { ...sentence, places, present: [] }
   })
-  const acting = actingIn(cast.appearances)
-  for (const appearance of cast.appearances) if (acting.has(appearance.being)) told[appearance.sentence]!.present.push(appearance)
-  return { sentences: told, beings: cast.beings }
+  const acting = actingIn(cast.memory.appearances)
+  for (const being of cast.addressed) acting.add(being)
+  for (const appearance of cast.memory.appearances) if (acting.has(appearance.being)) told[appearance.sentence]!.present.push(appearance)
+  return { sentences: told, beings: cast.memory.beings }
 }
 
 /** Those who are in the story, not only in its words: an animal or a bare name must do something, or be told of twice. */
@@ -91,7 +93,7 @@ function actingIn(appearances: readonly Appearance[]): Set<Being> {
   const acting = new Set<Being>()
   const told = new Map<Being, Set<number>>()
   for (const { being, subject, meant, sentence } of appearances) {
-    if ((subject && !meant) || (!being.thing && (!being.named || being.labels.length > 1 || being.name.includes(' ')))) acting.add(being)
+    if ((subject && (!meant || being.named)) || (!being.thing && (!being.named || being.labels.length > 1 || being.name.includes(' ')))) acting.add(being)
     else if (!meant) {
       const list = told.get(being) ?? new Set()
       told.set(being, list.add(sentence))
@@ -113,7 +115,7 @@ const ORDER: readonly MomentMention['kind'][] = ['vague', 'elapsed', 'date', 'se
 
 /** When a scene is: the first time it gives, and the hour where that was a day or longer. */
 export function momentOf(sentences: readonly ToldSentence[]): { text: string; start: number; end: number; habitual: boolean } | undefined {
-  const all = sentences.flatMap(({ moments }) => moments).filter(({ text, kind }) => !/^(?:once|once upon a time|long ago|in those days|at that time|at last|meanwhile|in the meantime|eventually|at the same time|by then|until now|for a long time|one day|another day|that day|same day)$/i.test(text) && kind !== 'vague')
+  const all = sentences.flatMap(({ moments }) => moments).filter(({ text, kind, limit }) => !limit && !/^(?:once|last|afterwards?|once upon a time|long ago|in those days|at that time|at last|meanwhile|in the meantime|eventually|at the same time|by then|until now|for a long time|one day|another day|that day|same day)$/i.test(text) && kind !== 'vague')
   const vague = sentences.flatMap(({ moments }) => moments).find(({ text }) => /^(?:today|nowadays|now|tonight|tomorrow|yesterday|these days)$/i.test(text))
   const first = all.find(({ moves, kind }) => moves >= 0.6 && !(kind === 'elapsed' && moves < 0.5)) ?? vague ?? all[0]
   if (!first) return undefined
@@ -158,8 +160,8 @@ export function scenesBetween(story: string, sentences: readonly ToldSentence[],
     const shared = [...here].some((being) => before.has(being)) || here.size === 0 || own.some(({ tokens }) => tokens.some(({ lower, quoted }) => !quoted && ARRIVES.test(lower)))
     const elsewhere = own.some(({ moments }) => moments.some(({ text }) => /^(?:meanwhile|in the meantime|at the same time)$/i.test(text)))
     // A spot within a place does not say that the place was left: “she sat on the bench”.
-    const held = saidPlace?.spot === true && place !== null && shared && !elsewhere
-    place = saidPlace && !held ? { text: saidPlace.text, start: saidPlace.start, end: saidPlace.end, carried: false } : place && shared && !elsewhere ? { ...(place as Told), carried: true } : null
+    const held = saidPlace?.spot === true && place !== null && (shared || saidPlace.known === true) && !elsewhere
+    place = saidPlace && !held ? { text: saidPlace.text, start: saidPlace.start, end: saidPlace.end, carried: false } : place && (shared || held) && !elsewhere ? { ...(place as Told), carried: true } : null
     // What was done every evening does not date what comes after.
     moment = saidMoment ? { text: saidMoment.text, start: saidMoment.start, end: saidMoment.end, carried: false } : moment && !habitual ? { ...(moment as Told), carried: true } : null
     habitual = saidMoment ? saidMoment.habitual : habitual

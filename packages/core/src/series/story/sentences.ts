@@ -13,6 +13,8 @@ export interface Sentence extends TextRange {
   speaker?: string
   /** A heading that names a scene and tells nothing: “Scene 2”, “Chapter 3: The bridge”. */
   heading: boolean
+  /** It is numbered as one scene or page of many. */
+  staged: boolean
   /** Words, numbers and marks, in order. */
   tokens: StoryToken[]
 }
@@ -25,7 +27,10 @@ export interface StoryToken extends Token {
 }
 
 const BREAK_LINE = /^[\s*#~_=–—·•-]{1,40}$/
-const HEADING = /^\s*(?:#+\s*)?(?:scene|chapter|part|act|page|panel|spread|picture)\s+(?:\d{1,3}|[ivxlc]{1,7}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\b[\s.:–—-]*/i
+const HEADING = /^\s*(?:#+\s*)?(?:scene|chapter|part|act|page|panel|spread|picture|shot)\s+(?:\d{1,3}|[ivxlc]{1,7}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\b[\s.:–—-]*/i
+const STAGED = /^\s*(?:#+\s*)?(?:scene|page|panel|spread|picture|shot)\b/i
+/** How a script goes to its next scene. */
+const CUT = /^\s*(?:(?:smash |hard |jump )?(?:cut|fade|dissolve|switch)(?:s|es)? (?:back )?to\b|(?:int|ext)\.(?=\s)|(?:interior|exterior)[.,:–—])/i
 const SPEAKER = /^\s*(\p{Lu}[\p{L}'’.-]*(?: \p{Lu}[\p{L}'’.-]*){0,2})(?:\s*\([^)\n]{1,40}\))?:\s+(?=\S)/u
 /** Sentences end here, unless the words before are one of the short forms. */
 const END = /[.!?…]+["”’')\]]*(?=\s+["“‘'([–—-]?\s*[\p{Lu}\p{N}])|[.!?…]+["”’')\]]*\s*$/gu
@@ -144,9 +149,10 @@ export function sentencesOf(story: string, tag: (text: string, tokens: readonly 
       const sentence: Sentence = {
         start: block.start + start,
         end: block.start + trimmed,
-        opening: i === 0 ? (heading ? 'mark' : block.opening) : 'none',
+        opening: (i === 0 && heading) || CUT.test(said.slice(start, trimmed)) ? 'mark' : i === 0 ? block.opening : 'none',
         spoken: i > 0 && spoken[start] === 1 && spoken[start - 1] === 1 && !/["“„«‘']/.test(said[start]!),
         heading: i === 0 && headingOnly,
+        staged: i === 0 && heading > 0 && STAGED.test(said),
         tokens: [],
         ...(speaker ? { speaker: speaker[1]! } : {}),
       }
