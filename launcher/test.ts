@@ -78,7 +78,7 @@ const PARTS: Record<string, (databaseUrl: () => Promise<string>) => Promise<Coun
   server: async (databaseUrl) => {
     // The server's tests speak to the real stand-in.
     await bundleForNode('packages/standins/src/main.ts', STANDINS)
-    return [await vitest(['server'], { TEST_DATABASE_URL: await databaseUrl() })]
+    return [await vitest(['server', 'server-apart'], { TEST_DATABASE_URL: await databaseUrl() })]
   },
   e2e: async (databaseUrl) => {
     await ensureChromium(say)

@@ -16,8 +16,11 @@ function mayBeEndless(text: string): boolean {
   return text.length - at >= 100
 }
 
-/** A tagger for English; about a megabyte of model, loaded once. */
-export function englishTagger(): Tagger {
+let loaded: Tagger | undefined
+/** The tagger for English; about a megabyte of model. The library changes the model as it loads it, so that it is loaded once and is the same for all who ask. */
+export const englishTagger = (): Tagger => (loaded ??= load())
+
+function load(): Tagger {
   const nlp = winkNLP(model, ['pos'])
   // The library's readers of a token are plain functions, typed as methods.
   const { value: valueOf, pos: partOf, precedingSpaces: spacesOf } = nlp.its as unknown as Record<'value' | 'pos' | 'precedingSpaces', (index: number) => string>
