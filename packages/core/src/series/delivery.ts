@@ -15,9 +15,6 @@ export interface DeliveredScene {
   engine: string
 }
 
-/** What a spreadsheet would run as a formula is text. */
-const safe = (cell: string) => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell)
-
 const COLUMNS = ['scene', 'beat', 'cast', 'place', 'moment', 'framing', 'camera', 'what moves', 'seconds', 'from', 'sound', 'caption', 'picture', 'engine', 'prompt', 'leave out', 'notes'] as const
 
 /** Minutes and seconds: 75.5 is “1:15.5”. */
@@ -32,9 +29,9 @@ export function shotList(scenes: readonly DeliveredScene[]): string {
   const rows = scenes.map(({ number, body, cast, place, text, leaveOut, file, engine }) => {
     const from = clockOf(at)
     at += body.motion.seconds
-    return [String(number), body.beat, cast.join(', '), place, body.moment, body.framing, body.motion.camera, body.motion.subject, String(body.motion.seconds), from, body.sound, body.caption, file, engine, text, leaveOut.join(', '), body.note].map(safe)
+    return [String(number), body.beat, cast.join(', '), place, body.moment, body.framing, body.motion.camera, body.motion.subject, String(body.motion.seconds), from, body.sound, body.caption, file, engine, text, leaveOut.join(', '), body.note]
   })
-  return `${Papa.unparse([[...COLUMNS], ...rows], { newline: '\r\n' })}\r\n`
+  return `${Papa.unparse([[...COLUMNS], ...rows], { newline: '\r\n', escapeFormulae: true })}\r\n`
 }
 
 const stamp = (seconds: number): string => {

@@ -4,6 +4,7 @@ import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
+import { demandOpenProject } from '../projects/open-project.ts'
 import { projectState } from '../prompts/store.ts'
 import { partsIn, seriesOfPart, sheetsOfPart, versionsOfPart } from './store.ts'
 
@@ -24,9 +25,7 @@ export class Parts {
 
   async add(actor: Actor, { id, projectId, body, why }: { id: string; projectId: string; body: PartBody; why: string }): Promise<Part> {
     demandSound(body)
-    const project = await projectState(this.db, projectId)
-    if (!project) throw notFound('project')
-    if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
+    await demandOpenProject(this.db, projectId)
     await this.db.transaction(async (trx) => {
       const put = await trx('parts').insert({ id, project_id: projectId, kind: body.kind, current: 1, made_by: actor.id }).onConflict('id').ignore().returning<unknown[]>('id')
       if (put.length) await trx('part_versions').insert({ part_id: id, number: 1, body: JSON.stringify(body), why, made_by: actor.id })

@@ -5,10 +5,11 @@ import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
 import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
-import { notFound, ProblemError } from '../http/problem.ts'
+import { notFound } from '../http/problem.ts'
 import { runSettingsOf, versionById, versionToReuse } from '../versions/store.ts'
+import { demandOpenProject } from '../projects/open-project.ts'
 import { firstDraftOf } from './first-draft.ts'
-import { insertPrompt, onePrompt, projectState, type PromptChange, setDeleted, updatePrompt } from './store.ts'
+import { insertPrompt, onePrompt, type PromptChange, setDeleted, updatePrompt } from './store.ts'
 
 export class Prompts {
   constructor(
@@ -23,9 +24,7 @@ export class Prompts {
   }
 
   async create(actor: Actor, asked: { projectId: string; title?: string; from?: { promptId: string; versionId?: string }; change?: { proof: string; strength: number; text?: string } }): Promise<Prompt> {
-    const project = await projectState(this.db, asked.projectId)
-    if (!project) throw notFound('project')
-    if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
+    await demandOpenProject(this.db, asked.projectId)
     const id = randomUUID()
     const source = asked.change ? await this.#changeOf(asked.change) : asked.from ? await this.#taken(asked.from) : undefined
     const draft = source?.draft ?? (await firstDraftOf(this.db, this.engines, asked.projectId))

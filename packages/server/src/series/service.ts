@@ -7,7 +7,7 @@ import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { promptReader } from '../phrases/prompt-reader.ts'
-import { projectState } from '../prompts/store.ts'
+import { demandOpenProject } from '../projects/open-project.ts'
 import { Composer } from './composer.ts'
 import { recompose } from './recompose.ts'
 import { sceneRows, type SeriesRow, seriesIn, seriesRow, wholeSeries } from './store.ts'
@@ -36,9 +36,7 @@ export class SeriesService {
   }
 
   async add(actor: Actor, { id, projectId, name, story }: { id: string; projectId: string; name: string; story: string }): Promise<Series> {
-    const project = await projectState(this.db, projectId)
-    if (!project) throw notFound('project')
-    if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
+    await demandOpenProject(this.db, projectId)
     await this.db.transaction(async (trx) => {
       await trx('series').insert({ id, project_id: projectId, name: name.trim(), story, made_by: actor.id }).onConflict('id').ignore()
       await recordEvent(trx, { kind: 'series', seriesId: id, projectId })

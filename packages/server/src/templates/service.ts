@@ -11,6 +11,7 @@ import { recordEvent } from '../events/events.ts'
 import { notFound, ProblemError } from '../http/problem.ts'
 import { promptReader } from '../phrases/prompt-reader.ts'
 import { firstDraftOf } from '../prompts/first-draft.ts'
+import { demandOpenProject } from '../projects/open-project.ts'
 import { insertPrompt, projectState } from '../prompts/store.ts'
 import { fillWith } from './filling.ts'
 import { addTemplateVersion, madeFrom, templatesIn, versionsOfTemplate } from './store.ts'
@@ -92,9 +93,7 @@ export class Templates {
   /** Prompts from a template, one a row of values, in one transaction. */
   async makeDrafts(actor: Actor, id: string, { projectId, version, rows, tags = [] }: { projectId: string; version: number; rows: { id: string; title?: string; values: SlotValues }[]; tags?: string[] }): Promise<{ promptId: string; title: string }[]> {
     const body = await this.#bodyOf(id, version)
-    const project = await projectState(this.db, projectId)
-    if (!project) throw notFound('project')
-    if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
+    await demandOpenProject(this.db, projectId)
     const [reader, first] = await Promise.all([promptReader(), firstDraftOf(this.db, this.engines, projectId)])
     const drafts = rows.map((row, i) => {
       const draft = fillWith(reader, body, row.values, { id, version }, first)

@@ -47,14 +47,14 @@ function moveUp(place: number): void {
 <template>
   <form class="part-editor" @submit.prevent="problems.length || !changed || emit('save', clean)">
     <label class="labelled"><span>Name, as the scenes’ words call it</span><input v-model="body.name" class="field" maxlength="120" required /></label>
-    <fieldset>
+    <fieldset class="grouped">
       <legend>Always said</legend>
       <ol>
         <li v-for="(phrase, i) in body.says" :key="phrase.key"><input v-model="phrase.text" class="field serif" maxlength="500" :aria-label="i === 0 ? 'What it is' : `Phrase ${i + 1}`" :placeholder="i === 0 ? FIRST[KIND] : NEXT[KIND]" /><button type="button" class="plain" :disabled="i === 0" :aria-label="`Phrase ${i + 1} earlier`" @click="moveUp(i)">Up</button><button type="button" class="plain" :aria-label="`Remove phrase ${i + 1}`" @click="body.says.splice(i, 1)">Remove</button></li>
       </ol>
       <button type="button" class="plain" @click="addPhrase">Add a phrase</button>
     </fieldset>
-    <fieldset>
+    <fieldset class="grouped">
       <legend>May change</legend>
       <ul>
         <li v-for="(variant, i) in body.variants" :key="variant.key" class="variant"><select v-model="variant.aspect" class="field" :aria-label="`What variant ${i + 1} changes`"><option v-for="aspect in ASPECTS[KIND]" :key="aspect">{{ aspect }}</option></select><input v-model="variant.name" class="field" maxlength="120" placeholder="its name" :aria-label="`Name of variant ${i + 1}`" /><input v-model="variant.text" class="field serif" maxlength="500" placeholder="what is said" :aria-label="`What variant ${i + 1} says`" /><button type="button" class="plain" :aria-label="`Remove variant ${i + 1}`" @click="body.variants.splice(i, 1)">Remove</button></li>
@@ -84,19 +84,8 @@ function moveUp(place: number): void {
   display: grid;
   gap: 12px;
 }
-fieldset {
-  display: grid;
-  gap: 6px;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
 fieldset > .plain {
   justify-self: start;
-}
-legend {
-  padding: 0;
-  font-weight: 600;
 }
 li {
   display: grid;

@@ -17,6 +17,7 @@ const MOST = 6
 const FIRST_ROLE: Readonly<Record<PartKind, ReferenceRole>> = { character: 'person', place: 'layout', style: 'finish' }
 const FIRST_STRENGTH = 60
 const free = computed(() => all.value?.filter(({ picture, proofId }) => !props.references.some(({ reference }) => reference === picture.sha256 || reference === proofId)) ?? [])
+const gone = computed(() => (all.value ? props.references.filter(({ reference }) => !all.value!.some(({ picture, proofId }) => reference === picture.sha256 || reference === proofId)).length : 0))
 function add(select: HTMLSelectElement): void {
   const one = free.value.find(({ id }) => id === select.value)
   select.value = ''
@@ -25,26 +26,16 @@ function add(select: HTMLSelectElement): void {
 </script>
 
 <template>
-  <fieldset>
+  <fieldset class="grouped">
     <legend>Pictures that go along</legend>
     <ReferenceRows v-if="references.length" :references="references" @change="emit('change', $event)" />
+    <p v-if="gone" class="soft">{{ gone === 1 ? 'One of them is' : `${gone} of them are` }} no longer among the project’s references; it goes along until you take it off.</p>
     <p v-if="all?.length === 0" class="soft">This project has no reference yet. <RouterLink to="/references">Bring one in</RouterLink>, or keep a proof as a reference.</p>
     <select v-else-if="references.length < MOST" class="field add" aria-label="Add a reference picture" :disabled="!free.length" @change="add($event.target as HTMLSelectElement)"><option value="">{{ free.length || !all ? 'Add a reference picture …' : 'all references of the project are here' }}</option><option v-for="one in free" :key="one.id" :value="one.id">{{ one.name || 'without a name' }}</option></select>
   </fieldset>
 </template>
 
 <style scoped>
-fieldset {
-  display: grid;
-  gap: 6px;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-legend {
-  padding: 0;
-  font-weight: 600;
-}
 .add {
   justify-self: start;
   max-width: 100%;

@@ -35,10 +35,15 @@ export function foundParts({ scenes, cast }: StorySplit, parts: readonly Part[])
   return found.sort((a, b) => (a.kind === b.kind ? b.scenes.length - a.scenes.length : a.kind === 'character' ? -1 : 1))
 }
 
+/** As much as a scene or a part holds of a text, on one line. */
+const within = (said: string, most: number) => said.replace(/\s+/g, ' ').trim().slice(0, most)
+/** More people than this no scene has; the others stay in its words. */
+const MOST_CAST = 40
+
 /** A part as it begins: it is called by its name, and says what role the story gives it. */
 export function bodyOfFound({ kind, name, also, role }: FoundPart): PartBody {
   const says = role ? name.toLowerCase() : also.find((one) => /^\p{Ll}/u.test(one))
-  return { ...blankPart(kind, name), also: also.slice(0, 20), says: says ? [{ key: 'p1', text: says }] : [] }
+  return { ...blankPart(kind, within(name, 120)), also: also.slice(0, 20).map((one) => within(one, 120)), says: says ? [{ key: 'p1', text: within(says, 500) }] : [] }
 }
 
 /** The scenes of a split story, with the parts that were made of it. */
@@ -49,7 +54,7 @@ export function scenesFromSplit({ scenes, cast }: StorySplit, partOf: (kind: Fou
       return part ? [{ part, variants: [] }] : []
     })
     const where = place && partOf('place', place.text)
-    const body: SceneBody = { ...blankScene(), beat, words: beat, cast: who, place: where ? { part: where, variants: [] } : null, where: where || !place ? '' : bareName(place.text), moment: moment?.text ?? '' }
+    const body: SceneBody = { ...blankScene(), beat: within(beat, 300), words: within(beat, 2_000), cast: who.filter(({ part }, i) => who.findIndex((other) => other.part === part) === i).slice(0, MOST_CAST), place: where ? { part: where, variants: [] } : null, where: where || !place ? '' : within(bareName(place.text), 300), moment: within(moment?.text ?? '', 200) }
     return { id: crypto.randomUUID(), body, story: { start, end } }
   })
 }

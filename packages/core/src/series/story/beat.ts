@@ -44,6 +44,7 @@ export function beatOf(story: string, sentences: readonly ToldSentence[]): strin
   }
   text += story.slice(at, best.end)
   const bare = text.replace(/\s+/g, ' ').replace(/^[\s,;:—–-]+/, '').replace(/[.!?…]+$/, '').trim()
-  const short = bare.length > LONGEST ? `${bare.slice(0, bare.lastIndexOf(' ', LONGEST))}…` : bare
+  const end = bare.lastIndexOf(' ', LONGEST)
+  const short = bare.length > LONGEST ? `${bare.slice(0, end > 0 ? end : LONGEST)}…` : bare
   return short.replace(/^\p{Ll}/u, (letter) => letter.toUpperCase())
 }

@@ -93,7 +93,7 @@ const ARTICLE = /^(?:the|a|an|this|that|one|that same|the same)\s+(?=\S)/iu
 
 /** The words of a moment as a label: less the preposition and the article. */
 export function momentText(said: string): string {
-  const bare = said.replace(LEADS, '')
+  const bare = said.replace(/\s+/g, ' ').replace(LEADS, '')
   if (/^(?:an?|one|that|the same)\s+(?:\w+\s+)?(?:hours?|days?|weeks?|months?|years?|seconds?|minutes?|moments?|while|fortnight|decades?|century)\b/iu.test(bare)) return bare
   return bare.replace(ARTICLE, '').replace(/^same\s+/i, '')
 }

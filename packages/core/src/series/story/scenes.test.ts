@@ -63,6 +63,18 @@ describe('scenes of a story', () => {
     }
   })
 
+  it('keep forty names apart, and two people of one name together', () => {
+    const names = 'Ada Bor Cela Dov Edda Fenn Gita Hale Iris Jory Kolb Lisa Mira Nils Orla Pim Quill Rafe Sefa Tove Ulla Vera Wim Xenia Yara Zeno Abel Bela Cyra Dara Ewan Faye Gunn Hedy Ilse Jens Kaja Lorn Moss Nell'.split(' ')
+    const { cast } = read(`${names.map((name) => `${name} came into the hall.`).join(' ')} ${names.slice(0, 39).join(', ')} and ${names[39]} danced.`)
+    expect(cast.map(({ name }) => name)).toEqual(names)
+    expect(read('Old Tom and young Tom went to the mill. Tom slept.').cast.length).toBeLessThanOrEqual(2)
+  })
+
+  it('are told on one line of some length, whatever stands in the story', () => {
+    const { scenes } = read(`${'x'.repeat(5_000)}\n\nOn the next\nmorning ${'very '.repeat(400)}old Ida woke.`)
+    for (const { beat, place, moment } of scenes) for (const said of [beat, place?.text ?? '', moment?.text ?? '']) expect([said.length < 300, said.includes('\n')]).toEqual([true, false])
+  })
+
   it('are a plain number of a story of two hundred thousand characters', () => {
     const day = (n: number) => `On the ${n}th day Nela crossed the valley and met a shepherd named Person${n}. He gave her bread. `
     const story = Array.from({ length: 2_100 }, (_, n) => day(n)).join('')
