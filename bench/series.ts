@@ -43,8 +43,8 @@ async function typed(page: Page, word: string): Promise<{ seen: number; all: num
           const has = (row: HTMLElement) => (row.textContent ?? '').includes(said)
           const inSight = rows.filter((row) => row.getBoundingClientRect().top < innerHeight)
           if (seen === undefined && inSight.length > 0 && inSight.every(has)) seen = performance.now() - began
-          if (seen !== undefined && rows.length === wanted && rows.every(has)) return resolve({ seen, all: performance.now() - began })
-          requestAnimationFrame(look)
+          if (seen !== undefined && rows.length === wanted && rows.every(has)) resolve({ seen, all: performance.now() - began })
+          else requestAnimationFrame(look)
         }
         field.value = `an old beekeeper in a ${said} mood`
         field.dispatchEvent(new Event('input', { bubbles: true }))

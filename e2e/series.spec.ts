@@ -46,7 +46,8 @@ test('a story becomes scenes, a changed character is followed in every one, the 
   await page.getByRole('button', { name: 'Try', exact: true }).click()
   await expect(page.getByText(/proofs?, \d+ credits in all/)).toBeVisible()
   await page.getByRole('button', { name: 'Try 3 scenes' }).click()
-  await page.getByRole('button', { name: 'Choose the newest in all of them' }).click({ timeout: 60_000 })
+  await expect(page.getByText('3 scenes have a proof newer')).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Choose the newest in all of them' }).click()
   await expect.poll(async () => (await whole()).scenes.filter(({ chosen }) => chosen).length, { timeout: 60_000 }).toBe(3)
 
   await page.getByRole('button', { name: 'Parts', exact: true }).click()

@@ -22,3 +22,5 @@ export const STANDS = /^(?:sat|sits|stood|stands|lay|lies|hung|hangs|waited|wait
 /** Of a vessel people say “she”. */
 export const VESSEL = /^(?:ships?|boats?|trawler|ferry|vessel|schooner|yacht|barge|liner|frigate|submarine|steamer|sloop|brig|galleon|dinghy|tanker|freighter|lifeboat)$/
 export const BE = /^(?:is|was|are|were|be|been|became|becomes|remained)$/
+/** What tells an old woman from a young one. */
+export const AGED = /^(?:old|elderly|aged|young|little|small)$/

@@ -2,7 +2,7 @@ import { pluralOf } from '../../english/noun.ts'
 import type { WordTable } from '../../read/words/word-table.ts'
 import { beingWorth, type Gender, genderOf, isAnimal, isGroup, plainBeing, TITLES } from './beings.ts'
 import { type Being, CastMemory } from './cast-memory.ts'
-import { SPEECH, ABSENT_AFTER, MEANT_FOR, GENERIC, DISTINCT, SUBORDINATE, NAMED, GATHERS, YOUNG, BESIDE, BY, PART, STANDS, VESSEL, BE } from './cast-words.ts'
+import { ABSENT_AFTER, AGED, SPEECH, MEANT_FOR, GENERIC, DISTINCT, SUBORDINATE, NAMED, GATHERS, YOUNG, BESIDE, BY, PART, STANDS, VESSEL, BE } from './cast-words.ts'
 import type { Names } from './names.ts'
 import { labelOf, type NounPhrase } from './noun-phrases.ts'
 import { ADJ, ADV, AUX, NOUN, NUM, PRON, VERB } from './parts-of-speech.ts'
@@ -284,7 +284,9 @@ export class CastFinder {
           return undefined
         }
       } else {
-        const same = this.memory.recent(index, 10).find((being) => !being.plural && being.thing === animal && (gender === undefined || being.gender === gender || (being.gender === undefined && !being.labels.some((one) => GENERIC.test(one.toLowerCase())))))
+        // “the old woman” is nobody who was never called old.
+        const aged = modifiers.find((word) => AGED.test(word))
+        const same = this.memory.recent(index, 10).find((being) => !being.plural && being.thing === animal && (gender === undefined || being.gender === gender || (being.gender === undefined && !being.labels.some((one) => GENERIC.test(one.toLowerCase())))) && (aged === undefined || being.labels.some((one) => one.toLowerCase().split(' ').includes(aged))))
         if (same) {
           if (gender) same.gender ??= gender
           return same
@@ -335,7 +337,7 @@ export class CastFinder {
       who = this.memory.standsFor('she', index, !owns)
       if (owns) who = who.filter((being) => (this.memory.lastOf(being) ?? -9) >= index - 2)
     } else if (/^(?:they|them|themselves|both)$/.test(lower)) who = this.memory.they = this.memory.standsFor('they', index, lower === 'them' && !tokens.slice(Math.max(0, i - 6), i).some(({ lower: word }) => /^(?:anyone|anybody|nobody|someone|somebody|everyone|everybody|he|she|it)$/.test(word)))
-    else if (/^(?:two|three|four|five)$/.test(lower) && tokens[i - 1]?.lower === 'all') who = this.memory.they = this.memory.recent(index, 12).filter((being) => !being.plural && !being.thing && being.name !== 'narrator').slice(0, COUNT[lower]).sort((a, b) => this.memory.beings.indexOf(a) - this.memory.beings.indexOf(b))
+    else if (/^(?:two|three|four|five)$/.test(lower) && (tokens[i - 1]?.lower === 'all' || (tokens[i + 1]?.lower === 'of' && tokens[i + 2]?.lower === 'them'))) who = this.memory.they = this.memory.recent(index, 12).filter((being) => !being.plural && !being.thing && being.name !== 'narrator').slice(0, COUNT[lower]).sort((a, b) => this.memory.beings.indexOf(a) - this.memory.beings.indexOf(b))
     else if (/^(?:it|itself)$/.test(lower)) {
       if (/^(?:was|is)$/.test(next?.lower ?? '') && !this.memory.recent(index, 1).some((being) => being.thing && !being.plural)) return
       who = this.memory.standsFor('it', index)

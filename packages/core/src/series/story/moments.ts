@@ -26,7 +26,7 @@ const WEEKDAY = String.raw`(?:(?:Christmas|New Year['’]s|Midsummer|Easter)(?: 
 const MONTH = String.raw`(?:January|February|March|April|May|June|July|August|September|October|November|December)`
 const SEASON = String.raw`(?:early |mid-?|late )?(?:spring|summer|autumn|winter|springtime|summertime|wintertime|harvest time|harvest)${NO_TIME}`
 const UNIT = String.raw`(?:seconds?|moments?|minutes?|hours?|days?|nights?|weeks?|fortnights?|months?|seasons?|summers?|winters?|years?|decades?|centur(?:y|ies))`
-const PICK = String.raw`(?:(?:the|that|this|one|each|every|another|the very|that very|that same|the same|the next|the following|next|last|the last|the previous|the (?:other|first|second|third))\s+)`
+const PICK = String.raw`(?:(?:the|that|this|one|each|every|another|the very|that very|that same|the same|the next|the following|next|last|the last|the previous|the (?:other|${COUNTED}|last|thirteenth|fifteenth|twentieth|hundredth))\s+)`
 const ADJECTIVE = String.raw`(?:(?:cold|warm|hot|dark|wet|rainy|dry|grey|gray|bright|clear|still|quiet|stormy|windy|snowy|foggy|misty|moonlit|starry|long|short|fine|summer|winter|spring|autumn|harsh|mild|sunny|frosty|icy|golden|freezing|bitter|sleepless|moonless|beautiful|lovely|coldest|hottest|wettest|longest|early|late|particular|certain)\s+){0,3}`
 const DAY_MEAL = String.raw`(?:breakfast|lunch|supper|dinner|tea|school|work|class|church|mass|dark|the (?:break|meal|lesson|briefing|meeting|show|concert|war|flood|storm|harvest|funeral|wedding|feast|service|performance|match|game|race))`
 

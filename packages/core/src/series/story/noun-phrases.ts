@@ -24,15 +24,15 @@ const owns = ({ lower }: StoryToken) => /['’]s$|s['’]$/.test(lower) && !/^(?
 /** Words that are no noun whatever the tagger says of them. */
 const NEVER = new Set('then there here now again away back home together alone once soon meanwhile later outside inside upstairs downstairs yes no oh not never ever still just even only nobody everybody everyone someone somebody anyone nothing something everything'.split(' '))
 
-/** Whether a token can be a noun: by its tag, or after an article by what dictionaries say of it. */
-function isNoun(token: StoryToken, words: WordTable, determined: boolean): boolean {
+/** Whether a token can be a noun: by its tag, or after an article by what dictionaries say of it; `next` to the article even what is mostly a verb. */
+function isNoun(token: StoryToken, words: WordTable, determined: boolean, next: boolean): boolean {
   if (token.kind !== 'word' || NEVER.has(token.lower)) return false
   if (token.tag === NOUN || token.tag === PROPN) return true
   if (!determined || token.tag === ADJ) return false
   const facts = words.find(token.lower)
   // “the well”, taken for an adverb.
   if (token.tag === ADV) return facts !== undefined && facts.main === 3 && (facts.classes & 1) > 0 && /^(?:well|north|south|east|west|back|inside|outside)$/.test(token.lower) && determined
-  return token.tag === VERB && facts !== undefined && (facts.classes & 1) > 0 && !/(?:ing|ed)$/.test(token.lower)
+  return token.tag === VERB && facts !== undefined && (facts.classes & 1) > 0 && (next || facts.main === 0) && !/(?:ing|ed)$/.test(token.lower)
 }
 
 /**
@@ -95,10 +95,16 @@ function phraseAt(tokens: readonly StoryToken[], from: number, words: WordTable,
       seen = true
       continue
     }
-    if (isNoun(token, words, (determined || seen) && head < 0)) {
+    if (isNoun(token, words, (determined || seen) && head < 0, at === from + 1)) {
       // “Tarrow valley”: a name before a common noun only tells which.
       head = at
       name = false
+      seen = true
+      continue
+    }
+    // “the number 4 tram”
+    if (token.kind === 'number' && head >= 0 && tokens[head]!.lower === 'number') {
+      head = -1
       seen = true
       continue
     }

@@ -37,6 +37,10 @@ const NOT_THERE = /^(?:dream\w*|thought|think\w*|know\w*|knew|believ\w*|speak\w*
 
 /** What carries people: where they are only while nothing better is said. */
 const VEHICLE = /^(?:car|bus|train|tram|taxi|lorry|lorries|truck|van|boat|boats|barge|barges|ship|ships|helicopter|plane|ferry|coach|wagon|carriage|raft|canoe|balloon|sledge|sleigh|tents?)$/
+/** What leads to a place. */
+const WAY = /^(?:stairs|steps|staircase|stairway|ladder|path|road|track|lane|corridor|trail|street|way|bridge|slope|tunnel)$/
+/** What carries people over water or farther: where it is, they are, when nothing else is said. */
+const CARRIES = /^(?:ships?|boats?|raft|ferry|submarine|spaceship|spacecraft|trawler|schooner|caravan|balloon)$/
 /** What is over or around every place. */
 const BEYOND = /^(?:sky|skies|world|earth|heaven|moon|planet|space|clouds?|sea|land|country)$/
 /** What is done from where one is. */
@@ -54,6 +58,8 @@ const intends = (tokens: readonly StoryToken[], before: number): boolean => toke
 const unreal = (tokens: readonly StoryToken[], before: number): boolean => {
   for (let i = before - 1; i >= 0 && before - i < 8; i--) {
     const { lower, text } = tokens[i]!
+    // “as far as the inn” is there.
+    if (lower === 'as' && (tokens[i - 1]?.lower === 'far' || tokens[i + 1]?.lower === 'far')) continue
     if (/[.;:]/.test(text)) return false
     if (/^(?:like|as|than|if|without|instead|except)$/.test(lower)) return before - i < 5
   }
@@ -144,11 +150,16 @@ export function placesIn(story: string, { tokens }: Sentence, phrases: readonly 
       if (lead === 'from' && WATCH.test(verb)) take(phrase, 0.6, false, fronted)
       else take(phrase, 0.3, false, false, true)
     }
+    // “as far as the inn”
+    else if (lead === 'as' && earlier?.lower === 'far' && GO.test(verb)) take(phrase, 0.9, true, false)
+    // “climbed the stairs to the dome”: on the way there.
+    else if (before && REACH.test(lead) && WAY.test(tokens[phrase.head]!.lower) && tokens[phrase.to]?.lower === 'to') take(phrase, 0.3, true, false)
     else if (before && (before.tag === VERB || REACH.test(lead)) && REACH.test(lead) && !(/^f(?:ou|i)nds?$/.test(lead) && VEHICLE.test(tokens[phrase.head]!.lower))) take(phrase, LEAVE.test(lead) ? 0.4 : 0.8, true, false)
     else if (!hasVerb && phrase.from <= 8) take(phrase, 0.9, false, true)
     else if (phrase.from === 0 && tokens[phrase.to] && tokens[phrase.to]!.lower.match(/^(?:is|was|smelled|smelt|lay|stood|looked|felt)$/) && worthOf(phrase) === 1 && !VEHICLE.test(tokens[phrase.head]!.lower) && !BEYOND.test(tokens[phrase.head]!.lower)) take(phrase, 0.8, false, true)
     else if (worthOf(phrase) === 1 && !phrase.name && before?.tag !== ADP && !VEHICLE.test(tokens[phrase.head]!.lower) && !BEYOND.test(tokens[phrase.head]!.lower)) take(phrase, phrase.from === 0 ? 0.5 : 0.35, false, false, true)
   }
+  for (const phrase of phrases) if (!phrase.name && CARRIES.test(tokens[phrase.head]!.lower) && !found.length && [VERB, AUX].includes(tokens[phrase.to]?.tag ?? 0) && /^(?:the|their|his|her|our)$/.test(phrase.determiner)) take(phrase, 0.25, false, false, true)
   // “the bell of their grandmother's house”
   for (const { of } of phrases) if (of && worthOf(of) === 1 && !of.name && !found.some(({ start, end }) => start <= tokens[of.head]!.start && tokens[of.head]!.end <= end)) take(of, 0.35, false, false, true)
   tokens.forEach((token, i) => {

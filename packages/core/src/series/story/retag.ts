@@ -3,6 +3,8 @@ import { beingWorth } from './beings.ts'
 import { ADJ, ADP, ADV, AUX, DET, NOUN, PART, PRON, PROPN, VERB } from './parts-of-speech.ts'
 import type { StoryToken } from './sentences.ts'
 
+/** Those who do something, in the plural. */
+const MANY = /[^s]s$|(?:people|men|children|folk)$/
 const DETERMINES = /^(?:an?|the|his|her|its|their|my|our|one|every|each|old|young)$/
 const FOLLOWS = new Set([DET, PRON, ADP, ADV, PROPN, PART])
 
@@ -31,12 +33,17 @@ function verbSince(tokens: readonly StoryToken[], before: number): boolean {
 export function retag(tokens: StoryToken[], words: WordTable): void {
   tokens.forEach((token, i) => {
     // “the spectators clap to keep warm”
-    if (token.tag === NOUN && !token.lower.endsWith('s') && tokens[i - 1]?.tag === NOUN && /[^s]s$|^(?:people|men|women|children)$/.test(tokens[i - 1]!.lower) && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && ([DET, PRON, PART].includes(tokens[i + 1]?.tag ?? 0) || (tokens[i + 1]?.tag === NOUN && !tokens.some(({ tag }) => tag === VERB || tag === AUX)) || (tokens[i + 1]?.tag === ADP && !verbSince(tokens, i)))) {
+    if (token.tag === NOUN && !token.lower.endsWith('s') && tokens[i - 1]?.tag === NOUN && MANY.test(tokens[i - 1]!.lower) && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && ([DET, PRON, PART].includes(tokens[i + 1]?.tag ?? 0) || (tokens[i + 1]?.tag === NOUN && !tokens.some(({ tag }) => tag === VERB || tag === AUX)) || (tokens[i + 1]?.tag === ADP && !verbSince(tokens, i)))) {
+      token.tag = VERB
+      return
+    }
+    // “Park the bicycle”: an order begins with a plain verb and what is to be done to.
+    if (i === 0 && (token.tag === NOUN || token.tag === PROPN) && !/(?:s|ed|ing)$/.test(token.lower) && /^(?:the|an?|your|it|them|all|each|every)$/.test(tokens[1]?.lower ?? '') && ((words.find(token.lower)?.classes ?? 0) & 2) > 0) {
       token.tag = VERB
       return
     }
     // “her colleagues yawn.”: the last word of a clause that has no verb yet, after those who do it.
-    if (token.tag === NOUN && !/s$/.test(token.lower) && /^[.,;!?]$/.test(tokens[i + 1]?.text ?? '') && /[^s]s$|^(?:people|men|women|children)$/.test(tokens[i - 1]?.lower ?? '') && beingWorth(tokens[i - 1]!.lower, words) >= 0.8 && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && !verbSince(tokens, i)) {
+    if (token.tag === NOUN && !/s$/.test(token.lower) && /^[.,;!?]$/.test(tokens[i + 1]?.text ?? '') && MANY.test(tokens[i - 1]?.lower ?? '') && beingWorth(tokens[i - 1]!.lower, words) >= 0.8 && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && !verbSince(tokens, i)) {
       token.tag = VERB
       return
     }
