@@ -15,6 +15,9 @@ const rows = computed(() =>
   }),
 )
 const changing = computed(() => rows.value.filter(({ offer }) => offer.changed.length || offer.besides.length))
+/** A scene that says it already as it is now only takes the number of the version along. */
+const seen = computed(() => rows.value.filter(({ offer }) => offer.changed.length || offer.besides.length || offer.overrides.length))
+const unchanged = computed(() => rows.value.length - seen.value.length)
 const stales = computed(() => rows.value.filter(({ offer }) => offer.stales).length)
 </script>
 
@@ -25,7 +28,7 @@ const stales = computed(() => rows.value.filter(({ offer }) => offer.stales).len
       <template v-if="decides && rows.length"> <button class="do" :disabled="busy" @click="emit('decide', [...offers], [])">Take it in all</button> <button class="plain" :disabled="busy" @click="emit('decide', [], [...offers])">Leave all</button></template>
     </p>
     <ul>
-      <li v-for="{ offer, scene, number, part } in rows" :key="`${offer.sceneId} ${offer.partId}`">
+      <li v-for="{ offer, scene, number, part } in seen" :key="`${offer.sceneId} ${offer.partId}`">
         <p class="head"><span class="number">{{ number }}</span> <RouterLink :to="`/desk/${scene.promptId}`">{{ scene.body.beat || 'A scene without words' }}</RouterLink> <span class="soft">{{ part }}{{ offer.stales ? '; its chosen proof would be stale' : scene.stale ? '; its chosen proof is stale' : '' }}</span></p>
         <WordDiff :before="scene.text" :after="offer.text" />
         <p v-if="offer.besides.length" class="soft">Its {{ offer.besides.join(' and ') }} {{ offer.besides.length > 1 || offer.besides[0] === 'reference pictures' ? 'change' : 'changes' }}, too.</p>
@@ -33,6 +36,7 @@ const stales = computed(() => rows.value.filter(({ offer }) => offer.stales).len
         <p v-if="decides" class="row-actions"><button class="plain strong" :disabled="busy" @click="emit('decide', [offer], [])">Take</button><button class="plain" :disabled="busy" @click="emit('decide', [], [offer])">Leave</button></p>
       </li>
     </ul>
+    <p v-if="unchanged" class="soft">{{ counted(unchanged, 'scene') }} {{ seen.length ? 'besides ' : '' }}{{ unchanged === 1 ? 'has' : 'have' }} it and stay{{ unchanged === 1 ? 's' : '' }} as {{ unchanged === 1 ? 'it is' : 'they are' }}.</p>
   </section>
 </template>
 
