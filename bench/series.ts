@@ -5,6 +5,7 @@ import { createHash, randomUUID } from 'node:crypto'
 import sharp from 'sharp'
 import { type Bench } from './figure.ts'
 import { CHROMIUM_FLAGS } from './first-load.ts'
+import { lateFrames } from './late-frames.ts'
 import { measuredServer } from './server.ts'
 
 const SCENES = 60
@@ -91,6 +92,14 @@ export const series: Bench = async () => {
     const bare: number[] = []
     for (let i = 0; i < TIMES; i++) bare.push(await took(async () => (await fetch(`${address}/api/series/${id}`)).json()))
 
+    await page.goto(`${address}/series/${id}`)
+    await page.getByRole('button', { name: `Scene ${SCENES}:` }).waitFor()
+    await page.waitForTimeout(1_500)
+    const late = await lateFrames(page, 'html')
+    await page.route('**/bare.html', (route) => route.fulfill({ contentType: 'text/html', body: `<!doctype html>${made.scenes.map(({ text }) => `<p style="height:90px">${text}`).join('')}` }))
+    await page.goto(`${address}/bare.html`)
+    const bareLate = await lateFrames(page, 'html')
+
     const pdf = await took(async () => (await fetch(`${address}/api/series/${id}/delivery/book.pdf`)).arrayBuffer())
     const pictures = await db('pictures').select<{ bytes: Buffer }[]>('bytes')
     const resized = await took(async () => {
@@ -99,6 +108,7 @@ export const series: Bench = async () => {
     return [
       { what: `A changed character in the scenes in sight, of a series of ${SCENES}`, value: middle(shown.map(({ seen }) => seen)), unit: 'ms', baseline: { what: 'reading the series alone', value: middle(bare) }, limit: 100 },
       { what: `A changed character in all ${SCENES} scenes, p95`, value: middle(shown.map(({ all }) => all), 0.95), unit: 'ms', baseline: { what: 'reading the series alone, p95', value: middle(bare, 0.95) }, limit: 1_000 },
+      { what: `Late frames while a series of ${SCENES} scenes is scrolled`, value: late, unit: '%', baseline: { what: 'a bare page of the same texts', value: bareLate }, limit: 5 },
       { what: `The book of prompts of ${SCENES} scenes as PDF`, value: pdf / 1000, unit: 's', baseline: { what: 'its pictures as JPEG alone', value: resized / 1000 }, limit: 15 },
     ]
   } finally {

@@ -24,13 +24,15 @@ it('makes each kind of part of the facets that belong to it', () => {
     { facet: 'subject' as const, text: 'an elderly beekeeper' },
     { facet: 'setting' as const, text: 'a terraced apiary' },
     { facet: 'light' as const, text: 'low sun from the left' },
+    { facet: 'moment' as const, text: 'late autumn' },
+    { facet: 'moment' as const, text: 'dusk' },
     { facet: 'medium' as const, text: 'gouache' },
     { facet: 'detail' as const, text: 'leather coat' },
   ]
   expect(partFromPhrases('character', 'Hedda', phrases).says.map(({ text }) => text)).toEqual(['an elderly beekeeper', 'waxed canvas coat', 'leather coat'])
   const apiary = partFromPhrases('place', 'Apiary', phrases)
   expect(apiary.says.map(({ text }) => text)).toContain('a terraced apiary')
-  expect(apiary.variants).toMatchObject([{ aspect: 'light', text: 'low sun from the left' }])
+  expect(apiary.variants).toMatchObject([{ aspect: 'light', text: 'low sun from the left' }, { aspect: 'season', text: 'late autumn' }, { aspect: 'light', text: 'dusk' }])
   expect(partFromPhrases('style', 'Look', phrases).says.map(({ text }) => text)).toEqual(['gouache', 'low sun from the left'])
   for (const kind of ['character', 'place', 'style'] as const) expect(partProblems(partFromPhrases(kind, 'One', phrases))).toEqual([])
 })

@@ -27,7 +27,12 @@ const MAY_BE_OF: Readonly<Record<PartKind, readonly Facet[]>> = { character: ['c
 export const isMadeOf = (kind: PartKind, facet: Facet): boolean => MADE_OF[kind].includes(facet)
 /** Whether a phrase of a facet can be said of a part of a kind at all. */
 export const canBeSaidOf = (kind: PartKind, facet: Facet): boolean => isMadeOf(kind, facet) || MAY_CHANGE[kind][facet] !== undefined || MAY_BE_OF[kind].includes(facet)
-export const aspectFor = (kind: PartKind, facet: Facet): Aspect | undefined => MAY_CHANGE[kind][facet]
+const SEASON = /\b(?:spring|summer|autumn|fall|winter|snow(?:y|fall)?|harvest|frost)\b/i
+/** In which respect a phrase may change; a moment without a season in it is an hour, and tells of the light. */
+export function aspectFor(kind: PartKind, { facet, text }: FoundPhrase): Aspect | undefined {
+  const aspect = MAY_CHANGE[kind][facet]
+  return aspect === 'season' && !SEASON.test(text) ? 'light' : aspect
+}
 
 /** How a phrase goes with what a part says: nothing speaks against it; it says it already; it says the opposite, in a phrase of a key; or it must never be said. */
 export type Fit = { is: 'new' } | { is: 'said'; by: string } | { is: 'against'; key: string; by: string } | { is: 'never'; entry: string }
@@ -72,9 +77,10 @@ export function partFromPhrases(kind: PartKind, name: string, phrases: readonly 
     .filter(({ facet }) => canBeSaidOf(kind, facet))
     .map((phrase, at) => ({ phrase, at }))
     .sort((a, b) => order(a.phrase.facet) - order(b.phrase.facet) || a.at - b.at)
-    .reduce((body, { phrase: { facet, text } }) => {
+    .reduce((body, { phrase }) => {
+      const { text } = phrase
       if (fitOf(body, text).is !== 'new') return body
-      const aspect = aspectFor(kind, facet)
+      const aspect = aspectFor(kind, phrase)
       return withPhrase(body, text, aspect && ASPECTS[kind].includes(aspect) ? { aspect, name: '' } : { always: true })
     }, blankPart(kind, name))
 }

@@ -45,7 +45,7 @@ const wrong = computed(() => partProblems(body.value)[0])
       <label class="labelled"><span>Its name, as scenes will call it</span><input v-model="name" class="field" maxlength="120" required /></label>
       <p v-if="!rows.length" class="soft">Nothing here belongs to {{ TITLES[kind] }}. It begins empty, and you write what it says.</p>
       <ul>
-        <li v-for="({ facet, text }, i) in rows" :key="i"><label><input v-model="taken[i]" type="checkbox" /> <span class="words">{{ text }}</span> <span class="soft">{{ facet }}{{ aspectFor(kind, facet) ? `, may change: ${aspectFor(kind, facet)}` : '' }}</span></label></li>
+        <li v-for="({ facet, text }, i) in rows" :key="i"><label><input v-model="taken[i]" type="checkbox" /> <span class="words">{{ text }}</span> <span class="soft">{{ facet }}{{ aspectFor(kind, { facet, text }) ? `, may change: ${aspectFor(kind, { facet, text })}` : '' }}</span></label></li>
       </ul>
       <p v-if="passed.length" class="soft">Passed over, since it repeats or contradicts another: {{ passed.map(({ text }) => `“${text}”`).join(', ') }}.</p>
       <label v-if="picture"><input v-model="withPicture" type="checkbox" /> the picture goes along as its reference</label>

@@ -7,7 +7,7 @@ import type { StoryToken } from './sentences.ts'
 
 /** What only somebody does. */
 const ALIVE =
-  /^(?:said|says|asked|asks|answered|answers|replied|replies|whispered|whispers|shouted|cried|laughed|laughs|sang|sings|spoke|speaks|sighed|sighs|thought|thinks|wondered|wonders|decided|decides|wanted|wants|wished|wishes|hoped|hopes|knew|knows|saw|sees|heard|hears|remembered|forgot|loved|loves|hated|hates|feared|fears|believed|dreamed|dreamt|dreams|smiled|smiles|wept|weeps|blushed|begged|begs|winked|nodded|yawned|noticed|understood|learned|refused|agreed|promised)$/
+  /^(?:said|says|asked|asks|answered|answers|replied|replies|whispered|whispers|shouted|cried|laughed|laughs|sang|sings|spoke|speaks|sighed|sighs|thought|thinks|wondered|wonders|decided|decides|wanted|wants|wished|wishes|hoped|hopes|knew|knows|saw|sees|heard|hears|remembered|forgot|loved|loves|hated|hates|feared|fears|believed|dreamed|dreamt|dreams|smiled|smiles|wept|weeps|blushed|begged|begs|winked|nodded|yawned|noticed|understood|learned|refused|agreed|promised|listened|listens|snored|snores|giggled|grinned|bowed|bows|danced|dances|whistled|whistles|shivered|pretended|complained)$/
 
 /**
  * Things that a story tells of as if they were alive: they speak or think, or, where nobody else acts, they are what the

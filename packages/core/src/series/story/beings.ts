@@ -15,7 +15,7 @@ brother watchman nightwatchman henchman huntsman craftsman workman foreman chair
 
 /** Beings that dictionaries give first as something else, and groups of them. */
 const MORE = set(`
-fox crow wolf bear owl cat dog mouse rat rabbit hare deer stag hedgehog badger squirrel horse donkey mule goat sheep lamb pig cow bull hen rooster duck goose swan heron stork raven magpie sparrow robin eagle hawk falcon dove pigeon gull parrot whale dolphin shark fish salmon octopus crab turtle tortoise frog toad snake lizard dragon
+fox crow wolf bear owl cat dog mouse rat rabbit hare deer stag hedgehog badger squirrel horse donkey mule goat sheep lamb pig cow bull hen rooster duck goose swan heron stork raven magpie sparrow robin eagle hawk falcon dove pigeon gull parrot whale dolphin shark fish carp pike eel perch goldfish catfish salmon octopus crab turtle tortoise frog toad snake lizard dragon
 unicorn giant dwarf troll goblin elf fairy ghost spirit witch wizard monster robot android machine-man scarecrow snowman puppet doll creature beast bird animal bee bees ant spider butterfly moth snail lion tiger elephant giraffe monkey camel kangaroo penguin seal bat beetle kitten puppy foal calf chick duckling
 crew team party expedition delegation household family couple crowd guards soldiers villagers townspeople townsfolk passengers customers guests visitors tourists spectators audience pupils students schoolchildren children people neighbours neighbors workers labourers farmers peasants settlers traders merchants monks nuns novices sailors pirates rescuers volunteers firefighters reporters residents
 twins siblings parents grandparents relatives colleagues friends boys girls men women elders ancestors refugees pilgrims dancers musicians band orchestra choir troupe army police patrol jury committee council staff squad gang herd flock swarm pack class commuters shoppers onlookers strangers diners
@@ -60,7 +60,7 @@ export function genderOf(lower: string): Gender | undefined {
   return undefined
 }
 
-const ANIMALS = set('bee bees wasp ant fly fox crow wolf bear owl cat dog mouse rat rabbit hare deer stag hedgehog badger squirrel horse donkey mule goat sheep lamb pig cow bull hen rooster duck goose swan heron stork raven magpie sparrow robin eagle hawk falcon dove pigeon gull parrot whale dolphin shark fish turtle frog toad snake dragon bird animal beast creature giraffe lion tiger elephant monkey kitten puppy robot ram ewe')
+const ANIMALS = set('carp pike eel perch goldfish catfish bee bees wasp ant fly fox crow wolf bear owl cat dog mouse rat rabbit hare deer stag hedgehog badger squirrel horse donkey mule goat sheep lamb pig cow bull hen rooster duck goose swan heron stork raven magpie sparrow robin eagle hawk falcon dove pigeon gull parrot whale dolphin shark fish turtle frog toad snake dragon bird animal beast creature giraffe lion tiger elephant monkey kitten puppy robot ram ewe')
 /** What dictionaries have as an animal first, and stories as somebody. */
 const PEOPLE_FIRST = set('queen king emperor kid worker soldier admiral monarch major painter lady pauper buccaneer darling pet orphan youngster')
 /** Those that “it” may stand for. */

@@ -82,8 +82,8 @@ export class CastFinder {
         // “The beggar’s feet carried him”: where the feet are, the beggar is.
         const role = token.lower.replace(/['’]s$/, '')
         if (!owner && PART.test(tokens[phrase.head]!.lower) && beingWorth(role, this.words) >= 1) {
-          const known = this.memory.find(role, isGroup(role))
-          if (known) this.memory.appear(known, index, token, { subject: true, meant: false })
+          const being = this.memory.find(role, isGroup(role)) ?? this.memory.add({ labels: [role], name: role, plural: isGroup(role), thing: isAnimal(role, this.words), named: false, ...this.#genderPart(role) }, role)
+          this.memory.appear(being, index, token, { subject: true, meant: false })
         }
         if (owner) this.memory.appear(owner, index, token, { subject: false, meant: true })
       }
@@ -233,6 +233,11 @@ export class CastFinder {
     if (previous?.name && previous.to === phrase.from && phrase.determiner === 'the') return join(this.memory.find(tokens[previous.head]!.lower, false))
     if (previous?.name && previous.to + 1 === phrase.from && tokens[previous.to]?.text === ',' && /^(?:the|an?|her|his|their|its|my|our)$|['’]s$/.test(phrase.determiner) && this.#closes(tokens, end)) {
       return join(this.memory.find(tokens[previous.head]!.lower, false))
+    }
+    // “The only passenger, an old man with a violin, asked …”
+    if (previous && !previous.name && (previous.of ?? previous).to + 1 === phrase.from && tokens[phrase.from - 1]?.text === ',' && /^an?$/.test(phrase.determiner) && beingWorth(tokens[previous.head]!.lower, this.words) >= 0.8) {
+      const close = tokens.findIndex((token, k) => k >= end && token.text === ',')
+      if (close > 0 && close - end < 10 && [VERB, AUX].includes(tokens[close + 1]?.tag ?? 0)) return join(this.memory.find(tokens[previous.head]!.lower, isGroup(tokens[previous.head]!.lower)))
     }
     // “The boy is a man now”: the same one, told anew.
     const verb = tokens[phrase.from - 1]

@@ -20,7 +20,7 @@ const NUMBER = String.raw`(?:an?|one|two|three|four|five|six|seven|eight|nine|te
 const COUNTED = 'first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth'
 const ORDINAL = String.raw`(?:${COUNTED}|last|\d+(?:st|nd|rd|th))`
 /** What a time of day may only describe: “the night bus”. */
-const NO_TIME = String.raw`(?!\s+(?:bus|train|tram|boat|ferry|flight|shift|watch|sky|skies|air|light|sun|star|mist|fog|dew|bell|bells|prayer|paper|news|coffee|tea|meal|guard|watchman|porter|nurse|owl|moth|class|school|club|market|wind|breeze|heat|chill|sunlight|sunshine|shadows?|dress|gown|table|stand|glory|rush|traffic|clothes|coat|boots|cap|hat)(?![\p{L}]))`
+const NO_TIME = String.raw`(?!\s+(?:bus|train|tram|boat|ferry|flight|shift|watch|sky|skies|air|light|sun|star|mist|fog|dew|bell|bells|prayer|paper|news|coffee|tea|meal|guard|watchman|porter|nurse|owl|moth|class|school|club|market|wind|breeze|heat|chill|sunlight|sunshine|shadows?|dress|gown|table|stand|glory|traffic|clothes|coat|boots|cap|hat)(?![\p{L}]))`
 const DAYPART = String.raw`(?:early |mid-?|late )?(?:dawn|daybreak|sunrise|sun-?up|first light|mornings?|noon|mid-?day|lunch-?time|afternoons?|dusk|twilight|sunset|sundown|nightfall|evenings?|nights?|midnight|small hours|early hours|overnight|bed-?time|tea-?time|daylight|moonrise)${NO_TIME}`
 const WEEKDAY = String.raw`(?:(?:Christmas|New Year['’]s|Midsummer|Easter)(?: (?:Eve|Day|Sunday|Monday|Night))?|Halloween|Thanksgiving|Mondays?|Tuesdays?|Wednesdays?|Thursdays?|Fridays?|Saturdays?|Sundays?)`
 const MONTH = String.raw`(?:January|February|March|April|May|June|July|August|September|October|November|December)`

@@ -135,5 +135,5 @@ export function labelOf(story: string, tokens: readonly StoryToken[], phrase: No
   const to = whole && phrase.of ? phrase.of.to : phrase.to
   const said = story.slice(tokens[from]!.start, tokens[to - 1]!.end).replace(/\s+/g, ' ')
   // A noun that opens its sentence is no name for that: “Friends sit around a fire.”
-  return from === 0 && !phrase.name && tokens[from]!.tag !== PROPN ? said.replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase()) : said
+  return from === 0 && !phrase.name ? said.replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase()) : said
 }

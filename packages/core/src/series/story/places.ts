@@ -92,7 +92,9 @@ export function placesIn(story: string, { tokens }: Sentence, phrases: readonly 
     // “the edge of the forest” is as much of a place as the forest.
     // A room no list has is a place by the house it is of: “the scriptorium of the monastery”.
     const part = inner && (isPartOf(tokens[phrase.head]!.lower) || own === 0.3)
-    const worth = part ? Math.max(own, worthOf(inner)) : own || (inner && phrase.determiner === 'the' && worthOf(inner) === 1 && !isNoPlace(tokens[phrase.head]!.lower) ? 0.6 : 0)
+    // Clouds are over every place.
+    const over = /^(?:sky|skies|clouds?|heaven|heavens|world|earth|air)$/.test(tokens[phrase.head]!.lower) ? 0.3 : 1
+    const worth = over * (part ? Math.max(own, worthOf(inner)) : own || (inner && phrase.determiner === 'the' && worthOf(inner) === 1 && !isNoPlace(tokens[phrase.head]!.lower) ? 0.6 : 0))
     if (worth === 0 || tokens[phrase.head]!.quoted || /^(?:no|any|every|each|another's)$/.test(phrase.determiner)) return
     const last = inner ?? phrase
     // “On the stove, warm the honey”: what is set apart at the head of a sentence is where it is done.

@@ -5,6 +5,8 @@ import type { StoryToken } from './sentences.ts'
 
 /** Those who do something, in the plural. */
 const MANY = /[^s]s$|(?:people|men|children|folk)$/
+/** Past forms that are nouns as well, or are taken for one. */
+const LIT = /^(?:lit|cut|put|set|hit|shut|read|fed|led|dug|won|ran|held|sold|lost|paid|met|left|felt|built|bent|kept|swept|spread|bet|shot|spun|fought|sought|bound|found|ground|wound|saw|drew|threw)$/
 const DETERMINES = /^(?:an?|the|his|her|its|their|my|our|one|every|each|old|young)$/
 const FOLLOWS = new Set([DET, PRON, ADP, ADV, PROPN, PART])
 
@@ -35,6 +37,12 @@ export function retag(tokens: StoryToken[], words: WordTable): void {
     // “the spectators clap to keep warm”
     if (token.tag === NOUN && !token.lower.endsWith('s') && tokens[i - 1]?.tag === NOUN && MANY.test(tokens[i - 1]!.lower) && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && ([DET, PRON, PART].includes(tokens[i + 1]?.tag ?? 0) || (tokens[i + 1]?.tag === NOUN && !tokens.some(({ tag }) => tag === VERB || tag === AUX)) || (tokens[i + 1]?.tag === ADP && !verbSince(tokens, i)))) {
       token.tag = VERB
+      return
+    }
+    // “Villagers lit fires”
+    if (i === 1 && token.tag === NOUN && LIT.test(token.lower) && MANY.test(tokens[0]!.lower) && beingWorth(tokens[0]!.lower, words) >= 0.8) {
+      token.tag = VERB
+      if (tokens[2]?.tag === VERB && /s$/.test(tokens[2].lower)) tokens[2].tag = NOUN
       return
     }
     // “Park the bicycle”: an order begins with a plain verb and what is to be done to.
