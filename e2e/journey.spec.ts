@@ -42,7 +42,7 @@ test('by mouse: write, try, keep, change, try again, compare, tag, find, reuse e
   await expect(page.getByText('1 prompt', { exact: true })).toBeVisible()
   await expect(page.getByRole('article').getByText('fable, dusk')).toBeVisible()
 
-  await page.getByRole('button', { name: /again/ }).click()
+  await page.getByRole('button', { name: /^Use A red fox .* again/ }).click()
   await page.getByLabel('In which project').selectOption({ label: 'Tarrow Line' })
   await page.getByRole('button', { name: 'Use it there' }).click()
   await page.waitForURL((url) => url.pathname.startsWith('/desk/') && !url.pathname.endsWith(id))

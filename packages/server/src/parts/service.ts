@@ -39,6 +39,7 @@ export class Parts {
     await this.db.transaction(async (trx) => {
       const row = await trx('parts').where({ id }).whereNull('deleted_at').forUpdate().first<{ current: number; kind: string; project_id: string } | undefined>('current', 'kind', 'project_id')
       if (!row) throw notFound('character, place or style')
+      await demandOpenProject(trx, row.project_id)
       if (row.current !== on) throw new ProblemError('draft-moved', `“${body.name}” was changed elsewhere meanwhile and has version ${row.current}. What you wrote is still here: copy it, read the newest, and put it in.`)
       if (row.kind !== body.kind) throw new ProblemError('invalid', `A ${row.kind} stays a ${row.kind}. Make a new ${body.kind} instead; nothing was changed.`)
       await trx('part_versions').insert({ part_id: id, number: on + 1, body: JSON.stringify(body), why, made_by: actor.id })

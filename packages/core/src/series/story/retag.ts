@@ -45,8 +45,9 @@ export function retag(tokens: StoryToken[], words: WordTable): void {
       if (tokens[2]?.tag === VERB && /s$/.test(tokens[2].lower)) tokens[2].tag = NOUN
       return
     }
-    // “Park the bicycle”: an order begins with a plain verb and what is to be done to.
-    if (i === 0 && (token.tag === NOUN || token.tag === PROPN) && !/(?:s|ed|ing)$/.test(token.lower) && /^(?:the|an?|your|it|them|all|each|every)$/.test(tokens[1]?.lower ?? '') && ((words.find(token.lower)?.classes ?? 0) & 2) > 0) {
+    // “Park the bicycle”, “In a bowl, mix the clay”: an order begins with a plain verb and what is to be done to.
+    const opens = i === 0 || (i < 12 && tokens[i - 1]!.text === ',' && !tokens.slice(0, i).some(({ tag }) => tag === VERB || tag === AUX))
+    if (opens && (token.tag === NOUN || token.tag === PROPN || token.tag === ADJ) && !/(?:s|ed|ing)$/.test(token.lower) && /^(?:the|an?|your|it|them|all|each|every)$/.test(tokens[i + 1]?.lower ?? '') && ((words.find(token.lower)?.classes ?? 0) & 2) > 0) {
       token.tag = VERB
       return
     }
