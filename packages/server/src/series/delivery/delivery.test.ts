@@ -32,7 +32,7 @@ describe('a series goes out', () => {
 
   it('as lists that nothing in them runs', async () => {
     const csv = await (await get('shots.csv')).text()
-    expect(csv.split('\r\n')[2]).toMatch(/^2,'=SUM\(1\),/)
+    expect(csv.split('\r\n')[2]).toMatch(/^2,"'=SUM\(1\)",/)
     expect(await (await get('captions.vtt')).text()).toBe('WEBVTT\n\n1\n00:00:00.000 --> 00:00:03.000\n&lt;/script&gt;&lt;b&gt;One&lt;/b&gt;\n')
   })
 
