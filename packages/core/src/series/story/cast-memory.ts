@@ -45,6 +45,9 @@ export class CastMemory {
   /** Who “they” last stood for. */
   they: Being[] = []
 
+  /** The sentence in which a thing last did something: “it” is that thing rather than an animal of before. */
+  thingAt = -99
+
   /** The sentence somebody was last told of in; undefined for nobody yet. */
   lastOf(being: Being): number | undefined {
     return this.#last.get(being)?.sentence
@@ -125,7 +128,7 @@ export class CastMemory {
     }
     if (pronoun === 'it') {
       const thing = recent.find((being) => being.thing && !being.plural && index - this.#last.get(being)!.sentence <= 2)
-      return thing ? [thing] : []
+      return thing && this.thingAt <= this.#last.get(thing)!.sentence ? [thing] : []
     }
     const gender: Gender = pronoun === 'he' ? 'male' : 'female'
     // The one last spoken of, doers first; a gender that is known counts for less than who is telling the story along.

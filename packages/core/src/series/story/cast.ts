@@ -137,7 +137,10 @@ export class CastFinder {
       return
     }
     if (phrase.name && !given) return
-    if (!phrase.name && worth < 0.3 && !(speaks && before?.lower !== 'of')) return
+    if (!phrase.name && worth < 0.3 && !(speaks && before?.lower !== 'of')) {
+      if (acts && phrase.determiner !== '') this.memory.thingAt = index
+      return
+    }
     if (!phrase.name && /^(?:no|any|neither|what|which)$/.test(phrase.determiner)) return
     // “each pupil” is one of those who are there.
     if (!phrase.name && /^(?:every|each)$/.test(phrase.determiner)) {
