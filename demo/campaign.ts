@@ -1,15 +1,15 @@
-import { addPart, addScenes, addSeries, changeProof, changeScene, changeSeries, listSeries, readSeries, runScenes } from '@idolon/contract'
+import { addPart, addScenes, addSeries, changeProof, changeSeries, chooseProofs, listSeries, readSeries, runScenes } from '@idolon/contract'
 import { blankPart, blankScene, type PartBody, type SceneBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Call } from './call.ts'
+import { says } from './series.ts'
 
 const NAME = 'Heather honey, five places'
 const RATIOS = ['3:2', '1:1', '2:3']
 /** For as long as the simulated engine may take over fifteen pictures. */
 const TIMEOUT_MS = 120_000
 
-const says = (...texts: string[]) => texts.map((text, i) => ({ key: `p${i + 1}`, text }))
 const part = (kind: PartBody['kind'], name: string, texts: string[], more: Partial<PartBody> = {}): PartBody => ({ ...blankPart(kind, name), says: says(...texts), ...more })
 
 const JAR = part('character', 'Honey jar', ['a squat glass jar of dark honey', 'with a waxed linen lid'], { also: ['the jar'], again: 'the jar', never: ['plastic', 'second jar'], seed: 402 })
@@ -47,11 +47,9 @@ export async function makeDemoCampaign(call: Call, projectId: string): Promise<v
   for (;;) {
     const now = await call(readSeries, { params: { series } })
     if (now.scenes.every(({ coming }) => coming === 0)) {
-      for (const { id, newest } of now.scenes) {
-        if (!newest) continue
-        await call(changeProof, { params: { proof: newest.id }, body: { verdict: 'keep' } })
-        await call(changeScene, { params: { scene: id }, body: { chosen: newest.id } })
-      }
+      const chosen = now.scenes.flatMap(({ id, newest }) => (newest ? [{ sceneId: id, proofId: newest.id }] : []))
+      for (const { proofId } of chosen) await call(changeProof, { params: { proof: proofId }, body: { verdict: 'keep' } })
+      if (chosen.length) await call(chooseProofs, { params: { series }, body: { chosen } })
       return
     }
     if (Date.now() > end) throw new Error('The demo world could not be made: the simulated engine did not answer in time.')

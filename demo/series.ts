@@ -16,7 +16,8 @@ At midnight Hedda opened her hive inside the clock tower, and the bees settled o
 At dawn Hedda and Corin carried the lights home through the snow. In the apiary the first lantern of winter was hung between the hives, and on the roof, very quietly, stood the heron and kept watch.`
 
 const part = (kind: PartBody['kind'], name: string, more: Partial<PartBody>): PartBody => ({ ...blankPart(kind, name), ...more })
-const says = (...texts: string[]) => texts.map((text, i) => ({ key: `p${i + 1}`, text }))
+/** What a part always says, phrase by phrase. */
+export const says = (...texts: string[]) => texts.map((text, i) => ({ key: `p${i + 1}`, text }))
 
 const PARTS = {
   hedda: part('character', 'Hedda Brenn', { also: ['Hedda'], again: 'the beekeeper', says: says('an old beekeeper', 'with a white plait', 'small and upright'), variants: [{ key: 'waxed', aspect: 'dress', name: 'waxed coat', text: 'in a long waxed coat' }, { key: 'winter', aspect: 'dress', name: 'winter coat', text: 'in a red wool coat with horn buttons' }], never: ['veil'], seed: 417 }),

@@ -43,7 +43,6 @@ export const savePartVersion = route({
 })
 /** What a sheet goes through; the first option of each stands in its text. */
 const SheetLists = Type.Array(Type.Object({ name: Type.Union([Type.Literal('pose'), Type.Literal('expression'), Type.Literal('dress'), Type.Literal('angle')]), facet: Type.Union(FACETS.map((facet) => Type.Literal(facet))), options: Type.Array(Type.String()) }))
-const sheetStyle = orNull(Id, { description: 'The style it is drawn in.' })
-export const makeSheet = route({ id: 'makeSheet', method: 'post', path: '/api/parts/:part/sheet', summary: 'Makes the prompt of a character’s sheet: poses, expressions, dress and angles, to be tried as a trial plan.', params, body: Type.Object({ style: sheetStyle }, closed), answer: Type.Object({ promptId: Id, lists: SheetLists }), status: 201 })
+export const makeSheet = route({ id: 'makeSheet', method: 'post', path: '/api/parts/:part/sheet', summary: 'Makes the prompt of a character’s sheet: poses, expressions, dress and angles, to be tried as a trial plan.', params, body: Type.Object({ style: orNull(Id, { description: 'The style it is drawn in.' }) }, closed), answer: Type.Object({ promptId: Id }), status: 201 })
 export const readSheetLists = route({ id: 'readSheetLists', method: 'get', path: '/api/parts/:part/sheet', summary: 'What a sheet of a character goes through.', params, answer: SheetLists })
 export const deletePart = route({ id: 'deletePart', method: 'delete', path: '/api/parts/:part', summary: 'Puts a part in the bin. Texts that were composed from it stay as they are; scenes name it until it is taken out of them.', params })

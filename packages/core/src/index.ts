@@ -82,7 +82,7 @@ export { type FoundPrompts, MAX_BROUGHT_IN, type TextFile, UnreadableFile } from
 export { readFiles, readFolder } from './exchange/reading/index.ts'
 export { type Brought, broughtFrom, Mapping, proposeMapping } from './exchange/reading/mapping.ts'
 export { PromptRecord, type WritingFormat } from './exchange/record.ts'
-export { ASPECTS, type Aspect, blankPart, freeKey, givenBy, PART_KINDS, PartBody, PartKind, partMarks, partProblems, type PartVariant } from './series/part.ts'
+export { ASPECTS, type Aspect, blankPart, freeKey, givenBy, PART_KINDS, PartBody, PartKind, partMarks, partProblems, type PartVariant, referenceFor } from './series/part.ts'
 export { aspectFor, canBeSaidOf, type Fit, fitOf, type FoundPhrase, isMadeOf, partFromPhrases, withPhrase } from './series/look.ts'
 export { SHEET_TAG, type SheetList, sheetPlaces } from './series/sheet-places.ts'
 export { blankScene, CAMERA_MOVES, CameraMove, PartUse, SceneBody } from './series/scene.ts'

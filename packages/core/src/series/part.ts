@@ -50,6 +50,11 @@ export const PartBody = Type.Object(
 )
 export type PartBody = Static<typeof PartBody>
 
+const FIRST_ROLE: Readonly<Record<PartKind, ReferenceUse['role']>> = { character: 'person', place: 'layout', style: 'finish' }
+const FIRST_STRENGTH = 60
+/** A picture, by its SHA-256, as it goes along with a part of a kind until the writer says otherwise. */
+export const referenceFor = (kind: PartKind, reference: string): ReferenceUse => ({ reference, role: FIRST_ROLE[kind], strength: FIRST_STRENGTH })
+
 export const blankPart = (kind: PartKind, name: string): PartBody => ({ kind, name, also: [], again: '', says: [], variants: [], never: [], references: [], seed: null, settings: {}, engines: [], note: '' })
 
 /** The next key that no phrase or variant of a part has. */

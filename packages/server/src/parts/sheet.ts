@@ -35,7 +35,7 @@ export class PartSheets {
       await insertPrompt(trx, { id: promptId, projectId, title: `${part.body.name}: sheet`.slice(0, 200), draft, tags: [SHEET_TAG], copiedFrom: null, createdBy: actor.id })
       await recordEvent(trx, { kind: 'prompt', projectId })
     })
-    return { promptId, lists: await this.lists(id) }
+    return { promptId }
   }
 
   async #character(id: string): Promise<{ projectId: string; parts: Map<string, PartNow>; part: PartNow }> {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { addPart } from '@idolon/contract'
-import { aspectFor, canBeSaidOf, type FoundPhrase, isMadeOf, PART_KINDS, partFromPhrases, type PartKind, partProblems } from '@idolon/core'
+import { aspectFor, canBeSaidOf, type FoundPhrase, isMadeOf, PART_KINDS, partFromPhrases, type PartKind, partProblems, referenceFor } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -22,7 +22,7 @@ watch(rows, (now) => (taken.value = now.map(({ facet }) => isMadeOf(kind.value, 
 const withPicture = ref(true)
 const body = computed(() => {
   const made = partFromPhrases(kind.value, name.value.trim() || 'without a name', rows.value.filter((_, i) => taken.value[i]))
-  return props.picture && withPicture.value ? { ...made, references: [{ reference: props.picture, role: kind.value === 'character' ? ('person' as const) : kind.value === 'place' ? ('layout' as const) : ('finish' as const), strength: 60 }] } : made
+  return props.picture && withPicture.value ? { ...made, references: [referenceFor(kind.value, props.picture)] } : made
 })
 const says = computed(() => [...body.value.says.map(({ text }) => text), ...body.value.variants.map(({ aspect, text }) => `${aspect}: ${text}`)])
 /** What was taken and is not said: it repeats or contradicts what comes before it. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { listReferences, type Reference } from '@idolon/contract'
-import type { PartKind, ReferenceRole, ReferenceUse } from '@idolon/core'
+import { type PartKind, referenceFor, type ReferenceUse } from '@idolon/core'
 import { computed, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import ReferenceRows from '../desk/ReferenceRows.vue'
@@ -14,14 +14,12 @@ const all = shallowRef<Reference[]>()
 watch(() => props.projectId, (project) => void task(async () => (all.value = await call(listReferences, { query: { project } }))), { immediate: true })
 
 const MOST = 6
-const FIRST_ROLE: Readonly<Record<PartKind, ReferenceRole>> = { character: 'person', place: 'layout', style: 'finish' }
-const FIRST_STRENGTH = 60
 const free = computed(() => all.value?.filter(({ picture, proofId }) => !props.references.some(({ reference }) => reference === picture.sha256 || reference === proofId)) ?? [])
 const gone = computed(() => (all.value ? props.references.filter(({ reference }) => !all.value!.some(({ picture, proofId }) => reference === picture.sha256 || reference === proofId)).length : 0))
 function add(select: HTMLSelectElement): void {
   const one = free.value.find(({ id }) => id === select.value)
   select.value = ''
-  if (one) emit('change', [...props.references, { reference: one.picture.sha256, role: FIRST_ROLE[props.kind], strength: FIRST_STRENGTH }])
+  if (one) emit('change', [...props.references, referenceFor(props.kind, one.picture.sha256)])
 }
 </script>
 

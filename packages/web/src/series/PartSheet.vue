@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { addReference, listProofs, listTrials, makeSheet, type Part, type Proof, type Trial } from '@idolon/contract'
-import type { ReferenceUse } from '@idolon/core'
+import { referenceFor, type ReferenceUse } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
@@ -42,12 +42,11 @@ const make = () =>
       busy.value = false
     }
   })
-const STRENGTH = 60
 const isReference = ({ id, picture }: Proof) => props.references.some(({ reference }) => reference === picture?.sha256 || reference === id)
 const take = (proof: Proof) =>
   task(async () => {
     await call(addReference, { body: { id: crypto.randomUUID(), projectId: props.part.projectId, picture: { proofId: proof.id }, name: `${props.part.body.name}, from the sheet`, source: '', rights: 'own', note: '' } })
-    emit('reference', { reference: proof.picture!.sha256, role: 'person', strength: STRENGTH })
+    emit('reference', referenceFor('character', proof.picture!.sha256))
     notices.show('It goes along from the next version on: look at what that changes, and keep it.')
   })
 </script>
