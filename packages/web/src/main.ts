@@ -7,6 +7,6 @@ import { createApp } from 'vue'
 import App from './app/App.vue'
 import { router } from './app/router.ts'
 import './app/styles.css'
-import { vuetify } from './app/theme.ts'
+import { vuetify } from './app/vuetify.ts'
 
 createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')

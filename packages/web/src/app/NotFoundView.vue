@@ -7,8 +7,8 @@ withDefaults(defineProps<{ what?: string }>(), { what: 'page' })
     <h1>There is no such {{ what }} here</h1>
     <p>It may have been removed, or the address is not whole. Nothing else is affected.</p>
     <div class="row-actions">
-      <RouterLink class="do" to="/">Begin</RouterLink>
-      <RouterLink class="quiet" to="/shelf">Look on the Shelf</RouterLink>
+      <v-btn color="primary" variant="flat" to="/">Begin</v-btn>
+      <v-btn to="/shelf">Look on the Shelf</v-btn>
     </div>
   </main>
 </template>

@@ -39,15 +39,13 @@ const section = (to: string, path: string) => (to === '/' ? path === '/' : path.
     </ul>
     <div class="project">
       <label for="project-choice" class="soft">Project</label>
-      <select v-if="projects.open.length" id="project-choice" :value="projects.current?.id" class="field" @change="projects.chosen = ($event.target as HTMLSelectElement).value">
-        <option v-for="project in projects.open" :key="project.id" :value="project.id">{{ project.name }}</option>
-      </select>
+      <v-select v-if="projects.open.length" id="project-choice" :model-value="projects.current?.id ?? ''" @update:model-value="projects.chosen = $event" :items="projects.open.map((project) => ({ title: project.name, value: project.id }))" />
       <RouterLink v-if="projects.current" :to="`/projects/${projects.current.id}`" :aria-current="$route.path.startsWith('/projects') ? 'page' : undefined">Its page</RouterLink>
     </div>
     <ul class="foot">
-      <li><button class="plain" @click="$emit('goTo')">Go to …</button> <kbd>Ctrl K</kbd></li>
-      <li><button class="plain" @click="$emit('keys')">Keys</button> <kbd>?</kbd></li>
-      <li><button class="plain" @click="$emit('theme')">{{ dark ? 'Light' : 'Dark' }} theme</button></li>
+      <li><v-btn variant="text" @click="$emit('goTo')">Go to …</v-btn> <kbd>Ctrl K</kbd></li>
+      <li><v-btn variant="text" @click="$emit('keys')">Keys</v-btn> <kbd>?</kbd></li>
+      <li><v-btn variant="text" @click="$emit('theme')">{{ dark ? 'Light' : 'Dark' }} theme</v-btn></li>
       <li v-if="!connected" class="lost" role="status">No answer from the server; trying again.</li>
     </ul>
   </nav>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Helper } from '@idolon/contract'
 import type { OutlinePhrase } from '@idolon/core'
-import { type HelperValues, withDefaults, wrongWithValues } from '@idolon/core/helper'
+import { type HelperInput, type HelperValues, withDefaults, wrongWithValues } from '@idolon/core/helper'
 import { computed, ref, watch } from 'vue'
 import { useEngines } from '../stores/engines.ts'
+import { between } from '../shared/field-rules.ts'
 import { useModels } from '../stores/models.ts'
 import { costAbout } from './cost-words.ts'
 import ReferenceField from './ReferenceField.vue'
@@ -38,6 +39,8 @@ const limit = computed(() => {
   const profile = id ? engines.find(id, revision) : undefined
   return profile?.limit ? `${profile.name} reads ${profile.limit.max.toLocaleString('en')} ${profile.limit.unit}` : ''
 })
+const labelOf = ({ key, label }: HelperInput) => (key === 'length' && limit.value ? `${label}; ${limit.value}` : label)
+const textOf = ({ key }: HelperInput) => String(values.value[key] ?? '')
 function send(): void {
   if (!wrong.value && !props.busy) emit('ask', asked.value, { ...values.value })
 }
@@ -46,42 +49,21 @@ function send(): void {
 <template>
   <form class="helper-form" @submit.prevent="send">
     <template v-for="input in helper.body.inputs" :key="input.key">
-      <label class="labelled">
-        <span>{{ input.label }}<template v-if="input.key === 'length' && limit">; {{ limit }}</template></span>
-        <input v-if="input.kind === 'number'" v-model.number="values[input.key]" class="field short" type="number" :min="input.min" :max="input.max" />
-        <select v-else-if="input.kind === 'choice'" v-model="values[input.key]" class="field">
-          <option v-for="value in input.values" :key="value">{{ value }}</option>
-        </select>
-        <select v-else-if="input.kind === 'engine'" v-model="values[input.key]" class="field">
-          <option value="">no engine in particular</option>
-          <option v-for="profile in engines.profiles" :key="`${profile.id} ${profile.revision}`" :value="`${profile.id} ${profile.revision}`">{{ profile.name }} {{ profile.revision }}</option>
-        </select>
-        <ReferenceField v-else-if="input.kind === 'picture'" v-model="values[input.key] as string" />
-        <select v-else-if="input.kind === 'phrase' && phrases?.length" v-model="values[input.key]" class="field">
-          <option v-for="phrase in phrases" :key="phrase.start" :value="phrase.text">{{ phrase.text }}</option>
-        </select>
-        <textarea v-else-if="input.kind === 'text' && input.key === 'theme'" v-model="values[input.key] as string" class="field" rows="2" maxlength="4000" :placeholder="input.hint" @keydown.enter.exact.prevent="send" />
-        <input v-else v-model="values[input.key]" class="field" maxlength="4000" :placeholder="input.kind === 'text' ? input.hint : ''" />
-      </label>
+      <v-text-field v-if="input.kind === 'number'" v-model.number="values[input.key]" :label="labelOf(input)" type="number" :rules="[between(input.min, input.max)]" :min="input.min" :max="input.max" class="short" />
+      <v-select v-else-if="input.kind === 'choice'" :model-value="textOf(input)" :label="labelOf(input)" :items="input.values" @update:model-value="values[input.key] = $event ?? ''" />
+      <v-select v-else-if="input.kind === 'engine'" :model-value="textOf(input)" :label="labelOf(input)" :items="[{ title: 'no engine in particular', value: '' }, ...engines.profiles.map((profile) => ({ title: `${profile.name} ${profile.revision}`, value: `${profile.id} ${profile.revision}` }))]" @update:model-value="values[input.key] = $event ?? ''" />
+      <ReferenceField v-else-if="input.kind === 'picture'" v-model="values[input.key] as string" :label="labelOf(input)" />
+      <v-select v-else-if="input.kind === 'phrase' && phrases?.length" :model-value="textOf(input)" :label="labelOf(input)" :items="phrases.map((phrase) => phrase.text)" @update:model-value="values[input.key] = $event ?? ''" />
+      <v-textarea v-else-if="input.kind === 'text' && input.key === 'theme'" v-model="values[input.key] as string" :label="labelOf(input)" rows="2" maxlength="4000" :placeholder="input.hint" @keydown.enter.exact.prevent="send" />
+      <v-text-field v-else v-model="values[input.key]" :label="labelOf(input)" maxlength="4000" :placeholder="input.kind === 'text' ? input.hint : ''" />
     </template>
     <div class="models">
-      <label class="labelled">
-        <span>Model</span>
-        <select v-model="model" class="field" :disabled="helper.body.model !== null">
-          <option v-for="one in models.usable" :key="one.profile.id" :value="one.profile.id">{{ one.profile.name }}{{ one.profile.simulated ? ', simulated' : '' }}</option>
-        </select>
-      </label>
-      <label v-if="two && models.usable.length > 1" class="labelled">
-        <span>and beside it</span>
-        <select v-model="second" class="field">
-          <option value="">no other</option>
-          <option v-for="one in models.usable.filter(({ profile }) => profile.id !== model)" :key="one.profile.id" :value="one.profile.id">{{ one.profile.name }}</option>
-        </select>
-      </label>
+      <v-select label="Model" v-model="model" :disabled="helper.body.model !== null" :items="models.usable.map((one) => ({ title: `${one.profile.name}${one.profile.simulated ? ', simulated' : ''}`, value: one.profile.id }))" />
+      <v-select v-if="two && models.usable.length > 1" label="And beside it" v-model="second" :items="[{ title: 'no other', value: '' }, ...models.usable.filter(({ profile }) => profile.id !== model).map((one) => ({ title: one.profile.name, value: one.profile.id }))]" />
     </div>
     <p v-if="models.usable.length === 0" class="soft">No language model is connected. Switch one on, or give its address, on the <RouterLink to="/engines#models">Engines page</RouterLink>.</p>
     <p class="row-actions">
-      <button class="do" :disabled="wrong !== undefined || busy || profiles.length === 0">Ask</button>
+      <v-btn color="primary" variant="flat" :disabled="wrong !== undefined || busy || profiles.length === 0" type="submit">Ask</v-btn>
       <span class="soft">{{ wrong ?? costAbout(helper.body, text, profiles) }}</span>
     </p>
   </form>

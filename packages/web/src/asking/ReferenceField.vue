@@ -7,6 +7,7 @@ import { useProjects } from '../stores/projects.ts'
 
 /** A reference of the project, chosen by its name. */
 const sha256 = defineModel<string>({ required: true })
+defineProps<{ label: string }>()
 const projects = useProjects()
 const task = useTask()
 const references = shallowRef<Reference[]>([])
@@ -18,8 +19,5 @@ watch(
 </script>
 
 <template>
-  <select v-model="sha256" class="field">
-    <option value="" disabled>{{ references.length ? 'choose a reference' : 'no reference here yet' }}</option>
-    <option v-for="one in references" :key="one.id" :value="one.picture.sha256">{{ one.name || 'without a name' }}</option>
-  </select>
+  <v-select v-model="sha256" :label="label" :items="[{ title: references.length ? 'choose a reference' : 'no reference here yet', value: '' }, ...references.map((one) => ({ title: one.name || 'without a name', value: one.picture.sha256 }))]" />
 </template>

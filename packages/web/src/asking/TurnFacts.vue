@@ -2,6 +2,7 @@
 import type { Turn } from '@idolon/contract'
 import { computed } from 'vue'
 import { sayAmounts } from '../shared/said.ts'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** What was done to an answer, what it cost and took, and how it came. */
 const props = defineProps<{ turn: Turn }>()
@@ -12,10 +13,9 @@ const raw = computed(() => [...props.turn.earlier, props.turn.text].filter(Boole
 <template>
   <div class="facts">
     <p v-for="one in turn.mended" :key="one" class="soft">{{ one }}</p>
-    <details v-if="raw.length">
-      <summary class="soft">{{ facts }}; as it came</summary>
+    <FoldOut v-if="raw.length" :title="`${facts}; as it came`">
       <pre v-for="(text, i) in raw" :key="i" class="exact">{{ text }}</pre>
-    </details>
+    </FoldOut>
     <p v-else class="soft">{{ facts }}</p>
   </div>
 </template>
@@ -25,10 +25,6 @@ const raw = computed(() => [...props.turn.earlier, props.turn.text].filter(Boole
   display: grid;
   gap: 4px;
   font-size: 13px;
-}
-summary {
-  cursor: pointer;
-  width: max-content;
 }
 pre {
   max-height: 260px;

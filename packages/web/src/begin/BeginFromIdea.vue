@@ -28,19 +28,19 @@ const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like
 <template>
   <div class="from-idea">
     <form class="row-actions" @submit.prevent="ask">
-      <input v-model="theme" class="field" aria-label="Theme or brief" placeholder="late autumn; bridges; the client’s brief" maxlength="4000" />
-      <button class="quiet" :disabled="!theme.trim() || asking.busy.value || !profile || !helper">Ten ideas</button>
+      <v-text-field label="Theme or brief" v-model="theme" placeholder="late autumn; bridges; the client’s brief" maxlength="4000" />
+      <v-btn :disabled="!theme.trim() || asking.busy.value || !profile || !helper" type="submit">Ten ideas</v-btn>
     </form>
     <p class="soft">{{ profile && helper ? `Asked of ${profile.name}${profile.simulated ? ', simulated' : ''}: ${costAbout(helper.body, theme, [profile])}. Nothing the project has is repeated.` : 'No language model is connected.' }}</p>
     <template v-if="turn">
       <GrowingAnswer v-if="isOpen(turn)" :turn="turn" :text="asking.texts[turn.id] ?? ''" />
       <p v-else-if="turn.state !== 'done'" role="alert">{{ turn.problem }}</p>
       <IdeasPanel v-else :turn="turn" :busy="asking.busy.value" @make="fromIdeas(projectId, $event)" @more="more" />
-      <p v-if="asking.busy.value"><button class="quiet" @click="asking.stop()">Stop</button></p>
+      <p v-if="asking.busy.value"><v-btn @click="asking.stop()">Stop</v-btn></p>
       <template v-else>
         <p class="row-actions" role="group" aria-label="Answers">
-          <button v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</button>
-          <button class="plain" @click="asking.twoMore()">Two more takes</button>
+          <v-btn variant="text" v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
+          <v-btn variant="text" @click="asking.twoMore()">Two more takes</v-btn>
         </p>
         <TurnFacts :turn="turn" />
       </template>

@@ -11,6 +11,7 @@ import PromptRow from '../shared/PromptRow.vue'
 import BeginFromIdea from './BeginFromIdea.vue'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import { needed } from '../shared/field-rules.ts'
 
 const EXAMPLE = 'An old beekeeper in a waxed canvas coat lifts a frame from a straw hive, terraced apiary above an alpine village, dawn in late autumn, medium shot, soft light from the left, muted ochre and slate, gouache illustration'
 
@@ -68,7 +69,7 @@ const empty = computed(() => recent.value?.length === 0)
       <h1 id="ways-title">Begin</h1>
       <ul>
         <li>
-          <h2><button class="do" @click="fromNothing">New prompt</button></h2>
+          <h2><v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn></h2>
           <p class="soft">An empty sheet in {{ projects.current?.name ?? 'a first project' }}. Write what the picture shows; everything is kept as you type.</p>
         </li>
         <li v-if="projects.current">
@@ -80,11 +81,7 @@ const empty = computed(() => recent.value?.length === 0)
           <p v-if="proven.length === 0" class="soft">None yet. A prompt whose status is “proven” can be taken up again from here, with its engine and settings.</p>
           <ul v-else class="proven">
             <li v-for="prompt in proven" :key="prompt.id">
-              <button class="take" @click="(reusing = prompt), (reuseOpen = true)">
-                <img v-if="prompt.bestProof?.picture" :src="`/api/pictures/${prompt.bestProof.picture.sha256}/thumbnail`" alt="" />
-                <span v-else class="none" />
-                <span><strong>{{ prompt.title }}</strong><br /><span class="soft">{{ projects.byId(prompt.projectId)?.name }}, {{ prompt.keepers ? `${prompt.keepers} of ${counted(prompt.proofs, 'proof')} kept` : 'without a keeper' }}</span></span>
-              </button>
+              <v-btn variant="text" @click="(reusing = prompt), (reuseOpen = true)" class="take lines"><img v-if="prompt.bestProof?.picture" :src="`/api/pictures/${prompt.bestProof.picture.sha256}/thumbnail`" alt="" /><span v-else class="none" /><span><strong>{{ prompt.title }}</strong><br /><span class="soft">{{ projects.byId(prompt.projectId)?.name }}, {{ prompt.keepers ? `${prompt.keepers} of ${counted(prompt.proofs, 'proof')} kept` : 'without a keeper' }}</span></span></v-btn>
             </li>
           </ul>
         </li>
@@ -98,15 +95,15 @@ const empty = computed(() => recent.value?.length === 0)
         </li>
         <li>
           <h2>From an example</h2>
-          <p class="soft"><button class="plain" @click="fromExample">Put a written prompt on the desk</button> and change it: a beekeeper at dawn.</p>
+          <p class="soft"><v-btn variant="text" @click="fromExample">Put a written prompt on the desk</v-btn> and change it: a beekeeper at dawn.</p>
         </li>
         <li>
           <h2>A new project</h2>
           <form v-if="naming" class="row-actions" @submit.prevent="makeProject">
-            <input ref="nameField" v-model="name" class="field" aria-label="Name of the project" placeholder="Name" maxlength="120" required @keydown.escape="naming = false" />
-            <button class="quiet" type="submit" :disabled="!name.trim()">Make it</button>
+            <v-text-field label="Name of the project" ref="nameField" v-model="name" placeholder="Name" maxlength="120" :rules="[needed]" @keydown.escape="naming = false" />
+            <v-btn type="submit" :disabled="!name.trim()">Make it</v-btn>
           </form>
-          <p v-else class="soft"><button class="plain" @click="startNaming">Name one</button> for a body of work with its own prompts and pictures.</p>
+          <p v-else class="soft"><v-btn variant="text" @click="startNaming">Name one</v-btn> for a body of work with its own prompts and pictures.</p>
         </li>
       </ul>
     </section>

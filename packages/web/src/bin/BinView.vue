@@ -43,9 +43,9 @@ const remove = () =>
   <main class="page">
     <h1 class="view-title">Bin</h1>
     <div class="finding">
-      <select v-model="kind" class="field" aria-label="Kind"><option value="">everything</option><option v-for="(name, key) in KINDS" :key="key" :value="key">{{ name }}</option></select>
+      <v-select label="Kind" v-model="kind" :items="[{ title: 'everything', value: '' }, ...Object.entries(KINDS).map(([key, name]) => ({ title: name, value: key }))]" />
       <span class="soft" role="status">{{ entries ? counted(shown.length, 'thing') : 'Looking …' }}</span>
-      <button v-if="removable.length" class="quiet" @click="asking = removable">Remove {{ counted(removable.length, 'old one') }} for good</button>
+      <v-btn v-if="removable.length" @click="asking = removable">Remove {{ counted(removable.length, 'old one') }} for good</v-btn>
     </div>
     <p class="soft">What is deleted stays here for 30 days at least, and after that until you remove it.</p>
     <ul>
@@ -53,8 +53,8 @@ const remove = () =>
         <img v-if="entry.picture" :src="`/api/pictures/${entry.picture}/thumbnail`" alt="" loading="lazy" />
         <span v-else class="none" />
         <span class="what"><span class="name" :title="entry.name">{{ entry.name }}</span><span class="soft">{{ ONE[entry.kind] }}{{ entry.project ? ` of ${entry.project}` : '' }}, <time :datetime="entry.deletedAt" :title="sayExactly(entry.deletedAt)">{{ sayWhen(entry.deletedAt, now) }}</time></span></span>
-        <button class="quiet" @click="back(entry)">Put back</button>
-        <button v-if="entry.removable" class="plain" @click="asking = [entry]">Remove for good</button>
+        <v-btn @click="back(entry)">Put back</v-btn>
+        <v-btn variant="text" v-if="entry.removable" @click="asking = [entry]">Remove for good</v-btn>
       </li>
     </ul>
     <p v-if="entries && shown.length === 0">The bin is empty.</p>
@@ -62,7 +62,7 @@ const remove = () =>
       <div class="dialog ask">
         <h2 id="remove-title">Remove {{ asking.length === 1 ? `“${asking[0]!.name}”` : counted(asking.length, 'thing') }} for good?</h2>
         <p>Words and pictures are then gone. What was spent stays in the ledger.</p>
-        <p class="row-actions"><button class="do" @click="remove">Remove for good</button><button class="plain" @click="asking = []">Cancel</button></p>
+        <p class="row-actions"><v-btn color="primary" variant="flat" @click="remove">Remove for good</v-btn><v-btn variant="text" @click="asking = []">Cancel</v-btn></p>
       </div>
     </v-dialog>
   </main>

@@ -109,31 +109,31 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
   <section ref="root" class="checks" aria-label="Checks" :aria-busy="!findings.current.value">
     <p v-if="all.length === 0" class="soft">{{ session.draft.value.text.trim() ? 'Nothing stands in the way of a try.' : 'What would go wrong with a try is said here while you write.' }}</p>
     <p v-if="safe.length > 1 || house.length" class="row-actions">
-      <button v-if="house.length" class="quiet" :disabled="mending || !findings.current.value" @click="mendAll(nextOfHouse)">Apply the house rules</button>
-      <button v-if="safe.length > 1" class="quiet" :disabled="mending || !findings.current.value" @click="mendAll(nextSafe)">Mend the {{ safe.length }} that are safe to mend</button>
+      <v-btn v-if="house.length" :disabled="mending || !findings.current.value" @click="mendAll(nextOfHouse)">Apply the house rules</v-btn>
+      <v-btn v-if="safe.length > 1" :disabled="mending || !findings.current.value" @click="mendAll(nextSafe)">Mend the {{ safe.length }} that are safe to mend</v-btn>
     </p>
     <section v-for="group in groups" :key="group.severity" :aria-labelledby="`checks-${group.severity}`">
       <h2 :id="`checks-${group.severity}`">{{ group.name }}<span v-if="group.says" class="soft">: {{ group.says }}</span></h2>
       <ul>
         <li v-for="finding in group.list" :key="keyOf(finding)" :class="group.severity" :data-finding="all.indexOf(finding)">
-          <button class="reason" :title="placeOf(finding) ? 'Show it in the text' : undefined" @click="show(finding)" @keydown="onKey($event, finding)">{{ finding.reason }}</button>
+          <v-btn variant="text" v-tooltip="placeOf(finding) ? 'Show it in the text' : ''" @click="show(finding)" @keydown="onKey($event, finding)" class="reason lines">{{ finding.reason }}</v-btn>
           <form v-if="waiving === keyOf(finding)" class="waive" @submit.prevent="waive(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = ''">
-            <input class="field" name="reason" maxlength="500" placeholder="why it is right here" aria-label="Why it is right here" @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).focus()" />
-            <button class="plain">Waive</button>
+            <v-text-field label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" autofocus />
+            <v-btn variant="text" type="submit">Waive</v-btn>
           </form>
           <p v-else class="row-actions">
-            <button v-if="finding.fix" class="plain strong" :disabled="!findings.current.value" @click="mend(finding)">{{ finding.fix.label }}</button>
-            <button class="plain soft" :aria-label="`Waive: ${finding.reason}`" @click="waiving = keyOf(finding)">Waive</button>
+            <v-btn variant="text" v-if="finding.fix" :disabled="!findings.current.value" @click="mend(finding)">{{ finding.fix.label }}</v-btn>
+            <v-btn variant="text" :aria-label="`Waive: ${finding.reason}`" @click="waiving = keyOf(finding)">Waive</v-btn>
           </p>
         </li>
       </ul>
     </section>
-    <p v-if="hidden > 0"><button class="plain" @click="allTips = true">{{ counted(hidden, 'tip') }}{{ tipsShown.length ? ' more' : '' }}</button></p>
+    <p v-if="hidden > 0"><v-btn variant="text" @click="allTips = true">{{ counted(hidden, 'tip') }}{{ tipsShown.length ? ' more' : '' }}</v-btn></p>
     <section v-if="waived.length" aria-labelledby="checks-waived">
       <h2 id="checks-waived">Waived</h2>
       <ul>
         <li v-for="mark in waived" :key="`${mark.check} ${mark.from}`" class="tip">
-          <span class="soft">“{{ said(mark).slice(0, 60) }}”{{ mark.reason ? `: ${mark.reason}` : '' }}</span> <button class="plain" @click="takeBack(mark)">Check it again</button>
+          <span class="soft">“{{ said(mark).slice(0, 60) }}”{{ mark.reason ? `: ${mark.reason}` : '' }}</span> <v-btn variant="text" @click="takeBack(mark)">Check it again</v-btn>
         </li>
       </ul>
     </section>

@@ -25,13 +25,13 @@ const settingsDiffer = computed(() => {
           <h2>{{ conflict.from === 'here' ? 'Yours, in this window' : 'What was not saved' }}</h2>
           <p class="text">{{ conflict.mine.text || '(empty)' }}</p>
           <p v-if="conflict.mine.leaveOut.length" class="soft">Leave out: {{ conflict.mine.leaveOut.join(', ') }}</p>
-          <button class="do" @click="$emit('decide', 'mine')">Go on with this</button>
+          <v-btn color="primary" variant="flat" @click="$emit('decide', 'mine')">Go on with this</v-btn>
         </section>
         <section>
           <h2>What is saved now</h2>
           <p class="text">{{ conflict.theirs.draft.text || '(empty)' }}</p>
           <p v-if="conflict.theirs.draft.leaveOut.length" class="soft">Leave out: {{ conflict.theirs.draft.leaveOut.join(', ') }}</p>
-          <button class="quiet" @click="$emit('decide', 'theirs')">Go on with this</button>
+          <v-btn @click="$emit('decide', 'theirs')">Go on with this</v-btn>
         </section>
       </div>
       <section>

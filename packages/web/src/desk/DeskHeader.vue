@@ -22,22 +22,17 @@ const provenWithoutKeeper = computed(() => props.known.status === 'proven' && pr
     <SavedText class="title" :value="known.named ? known.title : ''" :placeholder="title" label="Title" :maxlength="200" @save="emit('change', { title: $event })" />
     <p class="about">
       <RouterLink v-if="project" :to="`/projects/${project.id}`">{{ project.name }}</RouterLink>
-      <select class="field status" :value="known.status" aria-label="Status" @change="emit('change', { status: ($event.target as HTMLSelectElement).value as Status })">
-        <option value="rough">rough</option>
-        <option value="testing">testing</option>
-        <option value="proven">proven</option>
-        <option value="retired">retired</option>
-      </select>
+      <v-select label="Status" :model-value="known.status" @update:model-value="emit('change', { status: $event as Status })" :items="['rough', 'testing', 'proven', 'retired']" class="status" />
       <span v-if="provenWithoutKeeper" class="soft">without a keeper yet</span>
       <TagField class="tags" :tags="known.tags" :known="tags" label="Tags" @change="emit('change', { tags: $event })" />
       <SaveNote :state="session.saveState.value" :saved-at="session.saver.savedAt.value" :kept-locally="session.saver.keptLocally.value" />
       <span class="undo">
-        <button class="plain" :disabled="!session.canUndo.value" @click="session.undo">Undo</button>
-        <button class="plain" :disabled="!session.canRedo.value" @click="session.redo">Redo</button>
+        <v-btn variant="text" :disabled="!session.canUndo.value" @click="session.undo">Undo</v-btn>
+        <v-btn variant="text" :disabled="!session.canRedo.value" @click="session.redo">Redo</v-btn>
       </span>
     </p>
-    <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <button class="plain strong" @click="emit('putBack')">Put it back</button></p>
-    <p v-if="known.mergedInto" class="binned">This prompt is merged into <RouterLink :to="`/desk/${known.mergedInto.id}`">{{ known.mergedInto.title }}</RouterLink>, where what it has shown counts. <button class="plain strong" @click="emit('takeOut')">Take it out</button></p>
+    <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <v-btn variant="text" @click="emit('putBack')">Put it back</v-btn></p>
+    <p v-if="known.mergedInto" class="binned">This prompt is merged into <RouterLink :to="`/desk/${known.mergedInto.id}`">{{ known.mergedInto.title }}</RouterLink>, where what it has shown counts. <v-btn variant="text" @click="emit('takeOut')">Take it out</v-btn></p>
     <p v-if="known.template" class="soft">
       Made from <RouterLink :to="`/shelf/templates/${known.template.id}`">{{ known.template.name }}</RouterLink><template v-if="known.template.behind">, which has changed since: <RouterLink :to="`/shelf/templates/${known.template.id}`">see what it offers</RouterLink></template>
     </p>

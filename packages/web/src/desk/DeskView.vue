@@ -39,12 +39,12 @@ watch(() => String(route.params['prompt'] ?? ''), open, { immediate: true })
   <main v-else-if="trouble" class="page">
     <h1>The prompt could not be opened</h1>
     <p>{{ trouble }}</p>
-    <button class="quiet" @click="open(String($route.params['prompt']))">Try again</button>
+    <v-btn @click="open(String($route.params['prompt']))">Try again</v-btn>
   </main>
   <main v-else-if="!$route.params['prompt']" class="page empty">
     <h1>Nothing lies on the desk</h1>
     <p>Begin a new prompt, or take one from the Shelf.</p>
-    <p class="row-actions"><button class="do" @click="fromNothing">New prompt</button><RouterLink class="quiet" to="/shelf">Look on the Shelf</RouterLink></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn><v-btn to="/shelf">Look on the Shelf</v-btn></p>
   </main>
   <main v-else class="page soft" role="status">Opening …</main>
 </template>

@@ -44,44 +44,17 @@ function settle(event: Event, value: string | number | undefined): void {
 
 <template>
   <div class="row" role="group" :aria-label="`Asked of ${profile ? `${profile.name} ${profile.revision}` : 'an engine that is gone'}`">
-    <label class="labelled">
-      <span>Engine</span>
-      <select class="field" :value="profile ? keyOf(profile) : ''" @change="choose(($event.target as HTMLSelectElement).value)">
-        <option v-for="engine in engines.profiles" :key="keyOf(engine)" :value="keyOf(engine)">{{ engine.name }} {{ engine.revision }}{{ engine.simulated ? ' (simulated)' : engines.isConnected(engine) ? '' : ' (not connected)' }}</option>
-      </select>
-    </label>
-    <label class="labelled">
-      <span>Aspect ratio</span>
-      <select class="field" :value="size ? keyOfSize(size) : ''" @change="chooseSize(($event.target as HTMLSelectElement).value)">
-        <option v-for="s in sizes" :key="s.key" :value="s.key">{{ s.said }}</option>
-      </select>
-    </label>
-    <label class="labelled">
-      <span>Results</span>
-      <input class="field small" type="number" min="1" :max="MAX_COUNT" :placeholder="String(count)" :value="settings['count'] ?? ''" @input="setNumber('count', $event, 1, MAX_COUNT)" @change="settle($event, settings['count'])" />
-    </label>
-    <label v-for="setting in profile?.settings ?? []" :key="setting.key" class="labelled" :title="setting.says">
-      <span>{{ setting.label }}</span>
-      <input
-        v-if="setting.kind === 'number'"
-        class="field small"
-        type="number"
-        :min="setting.min"
-        :max="setting.max"
-        :step="setting.step"
-        :placeholder="String(setting.default)"
-        :value="settings[setting.key] ?? ''"
-        @input="setNumber(setting.key, $event, setting.min, setting.max, false)"
-        @change="settle($event, settings[setting.key])"
-      />
-      <select v-else class="field" :value="settings[setting.key] ?? setting.default" @change="emit('set', { [setting.key]: ($event.target as HTMLSelectElement).value })">
-        <option v-for="value in setting.values" :key="value">{{ value }}</option>
-      </select>
-    </label>
+    <v-select label="Engine" :model-value="profile ? keyOf(profile) : ''" @update:model-value="choose($event)" :items="engines.profiles.map((engine) => ({ title: `${engine.name} ${engine.revision}${engine.simulated ? ' (simulated)' : engines.isConnected(engine) ? '' : ' (not connected)'}`, value: keyOf(engine) }))" />
+    <v-select label="Aspect ratio" :model-value="size ? keyOfSize(size) : ''" @update:model-value="chooseSize($event)" :items="sizes.map((s) => ({ title: s.said, value: s.key }))" />
+    <v-text-field label="Results" type="number" min="1" :max="MAX_COUNT" :placeholder="String(count)" :model-value="settings['count'] ?? ''" @input="setNumber('count', $event, 1, MAX_COUNT)" @change="settle($event, settings['count'])" class="small" />
+    <template v-for="setting in profile?.settings ?? []" :key="setting.key">
+      <v-text-field v-if="setting.kind === 'number'" :label="setting.label" :title="setting.says" type="number" :min="setting.min" :max="setting.max" :step="setting.step" :placeholder="String(setting.default)" :model-value="settings[setting.key] ?? ''" @input="setNumber(setting.key, $event, setting.min, setting.max, false)" @change="settle($event, settings[setting.key])" class="small" />
+      <v-select v-else :label="setting.label" :title="setting.says" :model-value="String(settings[setting.key] ?? setting.default)" :items="setting.values" @update:model-value="emit('set', { [setting.key]: $event ?? setting.default })" />
+    </template>
     <span class="ends">
       <span v-if="several" class="soft">{{ cost }}</span>
-      <button class="plain" title="Freezes this version and waits for pictures that you make there yourself" @click="emit('copy')">Copy for it</button>
-      <button v-if="several" class="plain" @click="emit('remove')">Leave out</button>
+      <v-btn variant="text" v-tooltip="'Freezes this version and waits for pictures that you make there yourself'" @click="emit('copy')">Copy for it</v-btn>
+      <v-btn variant="text" v-if="several" @click="emit('remove')">Leave out</v-btn>
     </span>
     <p v-if="profile && !connected" class="soft away">{{ profile.name }} cannot be asked from here. Copy for it, make the pictures there, and bring them in.</p>
   </div>

@@ -8,6 +8,7 @@ import type { Asking } from '../asking/asking.ts'
 import HelperForm from '../asking/HelperForm.vue'
 import { sayWhen } from '../shared/said.ts'
 import { useHelpers } from '../stores/helpers.ts'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** The helpers as words with a sentence; one opens to be asked. */
 const props = defineProps<{ asking: Asking; promptId: string; text: string; phrases: readonly OutlinePhrase[]; here: OutlinePhrase | undefined; engine: string | undefined }>()
@@ -35,17 +36,16 @@ defineExpose({
   <section ref="root" class="helpers" aria-label="Helpers">
     <ul>
       <li v-for="helper in helpers.forDrafts" :key="helper.id" :class="{ open: helper.id === chosen }">
-        <button class="name" :aria-expanded="helper.id === chosen" @click="open(helper.id)"><strong>{{ helper.body.name }}</strong> <span class="soft">{{ helper.body.does }}</span></button>
+        <v-btn variant="text" :aria-expanded="helper.id === chosen" @click="open(helper.id)" class="name lines"><strong>{{ helper.body.name }}</strong> <span class="soft">{{ helper.body.does }}</span></v-btn>
         <HelperForm v-if="helper.id === chosen" :helper="helper" :text="text" :phrases="phrases" :here="here" :engine="engine" :busy="asking.busy.value" two @ask="(models: string[], values: HelperValues) => ask(helper.id, models, values)" />
       </li>
     </ul>
     <p class="soft"><RouterLink to="/helpers">What they are told, and how well they do</RouterLink></p>
-    <details v-if="before.length">
-      <summary>Asked before</summary>
+    <FoldOut v-if="before.length" title="Asked before">
       <ul class="before">
-        <li v-for="turn in before" :key="turn.id"><button class="plain" @click="asking.takeUp(turn)">{{ turn.helper.name }}{{ turn.further ? `: ${turn.further}` : '' }}</button> <span class="soft">{{ turn.model.name }}, {{ sayWhen(turn.askedAt) }}{{ turn.taken ? `, ${turn.taken.taken} taken` : turn.state === 'done' ? '' : `, ${turn.state}` }}</span></li>
+        <li v-for="turn in before" :key="turn.id"><v-btn variant="text" @click="asking.takeUp(turn)">{{ turn.helper.name }}{{ turn.further ? `: ${turn.further}` : '' }}</v-btn> <span class="soft">{{ turn.model.name }}, {{ sayWhen(turn.askedAt) }}{{ turn.taken ? `, ${turn.taken.taken} taken` : turn.state === 'done' ? '' : `, ${turn.state}` }}</span></li>
       </ul>
-    </details>
+    </FoldOut>
   </section>
 </template>
 
@@ -85,9 +85,5 @@ li.open {
   display: grid;
   gap: 4px;
   margin-top: 6px;
-}
-summary {
-  cursor: pointer;
-  width: max-content;
 }
 </style>

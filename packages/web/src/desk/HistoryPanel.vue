@@ -45,10 +45,7 @@ const explain = (version: Version, why: string) =>
     <p v-else class="soft">The draft stands as version {{ parent }}.</p>
     <ol>
       <li v-for="{ version, depth, branches } in rows" :key="version.id" :class="{ here: version.number === parent, branch: depth > 0 }" :style="{ marginLeft: `${Math.min(depth, 4) * 18}px` }">
-        <button class="line" :aria-expanded="opened === version.id" @click="opened = opened === version.id ? undefined : version.id">
-          <img v-if="version.bestProof?.picture" :src="`/api/pictures/${version.bestProof.picture.sha256}/thumbnail`" alt="" />
-          <span v-else class="none" />
-          <span class="words">
+        <v-btn variant="text" :aria-expanded="opened === version.id" @click="opened = opened === version.id ? undefined : version.id" class="line lines"><img v-if="version.bestProof?.picture" :src="`/api/pictures/${version.bestProof.picture.sha256}/thumbnail`" alt="" /><span v-else class="none" /><span class="words">
             <strong>Version {{ version.number }}</strong>
             <span v-if="branches && version.parent !== null" class="soft"> branches from {{ version.parent }}</span>
             <span class="changes" :title="changesOf(version)">{{ changesOf(version) }}</span>
@@ -58,8 +55,7 @@ const explain = (version: Version, why: string) =>
               ><time :datetime="version.createdAt" :title="sayExactly(version.createdAt)">{{ sayWhen(version.createdAt, now) }}</time> · {{ counted(version.proofs, 'proof')
               }}<span v-if="version.keepers" class="kept">, {{ version.keepers }} kept</span><template v-if="version.maybes">, {{ version.maybes }} maybe</template><template v-if="version.dropped">, {{ version.dropped }} dropped</template><template v-if="version.cost.length"> · {{ sayAmounts(version.cost) }}</template></span
             >
-          </span>
-        </button>
+          </span></v-btn>
         <div v-if="opened === version.id" class="opened">
           <h2>Against the draft now</h2>
           <WordDiff :before="version.body.text" :after="draft.text" />
@@ -69,12 +65,12 @@ const explain = (version: Version, why: string) =>
             Last tried with {{ version.lastRun.engines.map((e) => engines.named(e.revision ? `${e.engine} ${e.revision}` : e.engine)).join(', ') }}, <template v-for="(line, i) in settingLines(version.lastRun.settings)" :key="line.name">{{ i ? ', ' : '' }}{{ line.name.toLowerCase() }} {{ line.value }}</template>
           </p>
           <p v-if="version.faults.length"><span class="soft">Faults:</span> {{ faultsOf(version) }}</p>
-          <div class="labelled"><span>Why it was made, or dropped</span><SavedText class="field" :value="version.why" label="Why it was made, or dropped" :maxlength="500" @save="explain(version, $event)" /></div>
+          <SavedText :value="version.why" label="Why it was made, or dropped" :maxlength="500" @save="explain(version, $event)" />
           <p class="row-actions">
-            <button class="quiet" @click="emit('goOn', version)">Go on from this version</button>
+            <v-btn @click="emit('goOn', version)">Go on from this version</v-btn>
             <RouterLink v-if="version.bestProof" :to="`/proofs/${version.bestProof.id}`">Its best proof</RouterLink>
             <RouterLink v-if="version.proofs" :to="{ path: '/proofs/sheet', query: { prompt: version.promptId, version: version.number, by: 'free' } }">Its proofs</RouterLink>
-            <button class="plain" @click="emit('use', version)">Use as a new prompt</button>
+            <v-btn variant="text" @click="emit('use', version)">Use as a new prompt</v-btn>
           </p>
         </div>
       </li>

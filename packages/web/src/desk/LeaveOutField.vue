@@ -26,7 +26,7 @@ function onInput(): void {
 <template>
   <div class="leave-out">
     <label for="leave-out">Leave out</label>
-    <textarea id="leave-out" v-model="text" rows="1" placeholder="what must not appear, as bare words with commas" @input="onInput" @blur="text = entries.join(', ')" />
+    <v-textarea id="leave-out" v-model="text" rows="1" placeholder="what must not appear, as bare words with commas" @input="onInput" @blur="text = entries.join(', ')" auto-grow />
     <p v-if="fromHouse.length" class="soft house">{{ fromHouse.join(', ') }}: by the house rules</p>
   </div>
 </template>

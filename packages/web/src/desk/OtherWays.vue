@@ -5,6 +5,7 @@ import { useTask } from '../notices/notices.ts'
 import { PICTURES, uploadPicture } from '../proofs/upload.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
 import { stepsBetween, type Way } from './sweep.ts'
+import { usePickFiles } from '../shared/pick-files.ts'
 
 /** Trying again with the same seeds or new ones, going through a setting, and adding a reference picture. */
 const props = defineProps<{ rows: { profile: EngineProfile | undefined; settings: Settings }[]; references: ReferenceUse[]; lastSeed: number | undefined; ready: boolean }>()
@@ -35,35 +36,30 @@ watch(
 const values = computed(() => (setting.value?.kind === 'number' ? stepsBetween(setting.value, from.value, to.value, steps.value) : (setting.value?.values ?? [])))
 const results = computed(() => values.value.length * props.rows.reduce((sum, { settings }) => sum + countOf(settings), 0))
 const cost = computed(() => sayAmounts(sumByUnit(props.rows.flatMap(({ profile, settings }) => (profile ? [{ unit: profile.costUnit, amount: values.value.length * costOf(profile, settings) }] : [])))))
-const addReference = (event: Event) => {
-  const input = event.target as HTMLInputElement
-  const [file] = input.files ?? []
-  input.value = ''
+const pickReference = usePickFiles({ accept: PICTURES }, ([file]) => {
   if (file) void task(async () => emit('references', [...props.references, { reference: (await uploadPicture(file)).sha256, role: 'layout', strength: 50 }]))
-}
+})
 </script>
 
 <template>
-  <button class="plain" :aria-expanded="open" aria-controls="other-ways" @click="open = !open">Other ways to try</button>
+  <v-btn variant="text" :aria-expanded="open" aria-controls="other-ways" @click="open = !open">Other ways to try</v-btn>
   <div v-if="open" id="other-ways" class="ways">
     <p class="row-actions">
-      <button class="plain" :disabled="!ready || lastSeed === undefined" :title="lastSeed === undefined ? 'Nothing has been tried yet' : `Seed ${lastSeed}: what changes is what you changed`" @click="emit('try', { seed: lastSeed ?? null })">Try again, same seed</button>
-      <button class="plain" :disabled="!ready" @click="emit('try', { seed: null })">Try again, new seeds</button>
-      <button class="plain" :disabled="!ready" title="Freezes this version and waits for pictures whose maker is not known here" @click="emit('bringIn')">Bring in pictures made elsewhere</button>
-      <label class="plain file">Add a reference picture<input type="file" class="visually-hidden" :accept="PICTURES" @change="addReference" /></label>
+      <v-btn variant="text" :disabled="!ready || lastSeed === undefined" v-tooltip="lastSeed === undefined ? 'Nothing has been tried yet' : `Seed ${lastSeed}: what changes is what you changed`" @click="emit('try', { seed: lastSeed ?? null })">Try again, same seed</v-btn>
+      <v-btn variant="text" :disabled="!ready" @click="emit('try', { seed: null })">Try again, new seeds</v-btn>
+      <v-btn variant="text" :disabled="!ready" v-tooltip="'Freezes this version and waits for pictures whose maker is not known here'" @click="emit('bringIn')">Bring in pictures made elsewhere</v-btn>
+      <v-btn variant="text" @click="pickReference()">Add a reference picture</v-btn>
     </p>
     <p v-if="setting" class="sweep">
       Go through
-      <select class="field" aria-label="Setting to go through" :value="setting.key" @change="key = ($event.target as HTMLSelectElement).value">
-        <option v-for="one in shared" :key="one.key" :value="one.key">{{ one.label }}</option>
-      </select>
+      <v-select label="Setting to go through" :model-value="setting.key" @update:model-value="key = $event" :items="shared.map((one) => ({ title: one.label, value: one.key }))" />
       <template v-if="setting.kind === 'number'">
-        from <input v-model.number="from" class="field number" type="number" :min="setting.min" :max="setting.max" :step="setting.step" aria-label="From" /> to
-        <input v-model.number="to" class="field number" type="number" :min="setting.min" :max="setting.max" :step="setting.step" aria-label="To" /> in
-        <input v-model.number="steps" class="field number" type="number" min="2" max="12" aria-label="Steps" /> steps:
+        from <v-text-field label="From" v-model.number="from" type="number" :min="setting.min" :max="setting.max" :step="setting.step" class="number" /> to
+        <v-text-field label="To" v-model.number="to" type="number" :min="setting.min" :max="setting.max" :step="setting.step" class="number" /> in
+        <v-text-field label="Steps" v-model.number="steps" type="number" min="2" max="12" class="number" /> steps:
       </template>
       <span class="soft">{{ values.join(', ') }}; {{ counted(results, 'result') }}, {{ cost }}</span>
-      <button class="quiet" :disabled="!ready || values.length < 2" @click="emit('try', { sweep: { key: setting.key, values } })">Try these</button>
+      <v-btn :disabled="!ready || values.length < 2" @click="emit('try', { sweep: { key: setting.key, values } })">Try these</v-btn>
     </p>
     <p v-else-if="rows.length > 1" class="soft">The engines chosen have no setting in common to go through.</p>
   </div>

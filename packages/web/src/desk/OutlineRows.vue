@@ -202,7 +202,7 @@ defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () =
 <template>
   <section ref="root" class="outline" aria-label="Outline" :aria-busy="!current" @mouseleave="point(undefined)">
     <p class="views" role="group" aria-label="What is shown with the text">
-      <button v-for="(name, key) in VIEWS" :key="key" class="plain" :aria-pressed="shown === key" @click="shown = key">{{ name }}</button>
+      <v-btn variant="text" v-for="(name, key) in VIEWS" :key="key" :aria-pressed="shown === key" @click="shown = key">{{ name }}</v-btn>
     </p>
     <RewriteDraft :session="session" :shown="shown !== 'text' && all.length > 1" :ready="current" />
     <p v-if="wait && shown !== 'text'" class="soft" role="status">{{ wait }}</p>
@@ -210,43 +210,16 @@ defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () =
       <h2 :id="`facet-${row.facet}`" @dragover.prevent @drop.prevent="dropOn(row.facet)">{{ FACET_NAMES[row.facet] }}</h2>
       <ul :aria-labelledby="`facet-${row.facet}`">
         <li v-for="phrase in row.phrases" :key="phrase.start" :class="{ here: here?.start === phrase.start }" @dragover.prevent @drop.prevent="drop(phrase)">
-          <input
-            v-if="replacing?.start === phrase.start"
-            class="field words"
-            :value="phrase.text"
-            :aria-label="`Instead of ${phrase.text}`"
-            @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).select()"
-            @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)"
-            @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)"
-            @blur="replacing = undefined"
-          />
-          <button
-            v-else
-            class="phrase"
-            :class="{ off: phrase.off, unsure: phrase.unsure }"
-            :data-start="phrase.start"
-            :aria-disabled="!current"
-            aria-haspopup="menu"
-            draggable="true"
-            :title="phrase.unsure ? 'The reading is unsure; press to say what it is' : undefined"
-            @dragstart="dragged = phrase"
-            @dragend="dragged = undefined"
-            @click="open(phrase, $event)"
-            @keydown="onKey($event, phrase)"
-            @focus="point(phrase)"
-            @mouseenter="point(phrase)"
-            @blur="point(undefined)"
-          >
-            {{ phrase.text }}</button
-          ><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
+          <v-text-field :label="`Instead of ${phrase.text}`" v-if="replacing?.start === phrase.start" :model-value="phrase.text" autofocus @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)" @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)" @blur="replacing = undefined" class="words" />
+          <v-btn variant="text" v-else :class="{ off: phrase.off, unsure: phrase.unsure }" :data-start="phrase.start" :aria-disabled="!current" aria-haspopup="menu" draggable="true" v-tooltip="phrase.unsure ? 'The reading is unsure; press to say what it is' : ''" @dragstart="dragged = phrase" @dragend="dragged = undefined" @click="open(phrase, $event)" @keydown="onKey($event, phrase)" @focus="point(phrase)" @mouseenter="point(phrase)" @blur="point(undefined)" class="phrase lines">{{ phrase.text }}</v-btn><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
         </li>
         <li v-if="filling === row.facet"><FillFacet :facet="row.facet" :text="draft.text" :suggest="suggest(row.facet)" @fill="fill(row.facet, $event)" @close="filling = undefined" /></li>
-        <li v-else class="add" :class="{ always: shown === 'facets' }"><button class="plain soft" :aria-label="`Add to ${row.facet}`" @click="filling = row.facet">add</button></li>
+        <li v-else class="add" :class="{ always: shown === 'facets' }"><v-btn variant="text" :aria-label="`Add to ${row.facet}`" @click="filling = row.facet">add</v-btn></li>
       </ul>
     </div>
     <p v-if="read && empty.length" class="row empty">
       <span class="soft">Nothing of</span>
-      <span class="names"><button v-for="facet in empty" :key="facet" class="plain" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)">{{ facet }}</button></span>
+      <span class="names"><v-btn variant="text" v-for="facet in empty" :key="facet" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)">{{ facet }}</v-btn></span>
     </p>
     <slot />
     <TidyOffer v-if="read && current" :draft="draft" :reading="read.reading" :session="session" />

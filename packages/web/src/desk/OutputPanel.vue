@@ -23,21 +23,19 @@ const toggle = (profile: EngineProfile) => (off.value = off.value.includes(keyOf
   <section v-if="output && profile" class="output" aria-label="Output">
     <p class="soft">
       What
-      <select v-if="asked.length > 1" class="field" aria-label="Engine whose output is shown" :value="asked.indexOf(profile)" @change="emit('show', Number(($event.target as HTMLSelectElement).value))">
-        <option v-for="(one, i) in asked" :key="keyOf(one) + i" :value="i">{{ one.name }} {{ one.revision }}</option>
-      </select>
+      <v-select label="Engine whose output is shown" v-if="asked.length > 1" :model-value="asked.indexOf(profile)" @update:model-value="emit('show', Number($event))" :items="asked.map((one, i) => ({ title: `${one.name} ${one.revision}`, value: i }))" />
       <template v-else>{{ profile.name }} {{ profile.revision }}</template> is given<template v-if="profile.simulated">. It is simulated: its pictures are drawn here, by rule</template>.
     </p>
     <OutputText :output="output" :profile="profile" :draft="draft">
       <TrimOffer v-if="output.cut.length" :session="session" :draft="draft" :profile="profile" />
     </OutputText>
-    <p v-if="engines.profiles.length > 1"><button class="quiet" @click="open = true">Beside other engines</button></p>
+    <p v-if="engines.profiles.length > 1"><v-btn @click="open = true">Beside other engines</v-btn></p>
     <v-dialog v-model="open" max-width="1240" aria-labelledby="beside-title">
       <div class="dialog beside">
         <h2 id="beside-title">One draft, as each engine is given it</h2>
         <p class="row-actions" role="group" aria-label="Engines shown">
-          <label v-for="one in engines.profiles" :key="keyOf(one)"><input type="checkbox" :checked="!off.includes(keyOf(one))" @change="toggle(one)" /> {{ one.name }} {{ one.revision }}</label>
-          <button class="plain close" @click="open = false">Close</button>
+          <v-checkbox v-for="one in engines.profiles" :key="keyOf(one)" :label="`${one.name} ${one.revision}`" :model-value="!off.includes(keyOf(one))" @update:model-value="toggle(one)" />
+          <v-btn variant="text" @click="open = false" class="close">Close</v-btn>
         </p>
         <SideBySide :session="session" :draft="draft" :profiles="beside" />
       </div>

@@ -25,9 +25,9 @@ const keep = () => download(fileName(`${props.profile.name} ${props.output.text.
     <p v-else class="soft">Nothing yet.</p>
     <p v-if="output.text" class="soft">{{ length }}</p>
     <p v-if="output.text" class="row-actions">
-      <button class="plain" @click="copy(output.text)">Copy</button>
-      <button class="plain" @click="copy(asJson())">Copy as JSON</button>
-      <button class="plain" @click="keep">Download</button>
+      <v-btn variant="text" @click="copy(output.text)">Copy</v-btn>
+      <v-btn variant="text" @click="copy(asJson())">Copy as JSON</v-btn>
+      <v-btn variant="text" @click="keep">Download</v-btn>
     </p>
     <template v-if="output.leaveOut">
       <h3>Leave-out text</h3>

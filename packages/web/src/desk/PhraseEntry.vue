@@ -32,12 +32,12 @@ onMounted(() => setTimeout(() => root.value?.focus(), 30))
   <v-menu :model-value="true" attach="main" :target="target" :close-on-content-click="false" location="bottom start" :offset="4" @update:model-value="close">
     <div ref="root" class="entry-of" role="dialog" tabindex="-1" :aria-label="`Glossary: ${phrase.text}`" @keydown.escape.stop.prevent="close">
       <p v-if="!store.glossary" class="soft" role="status">Opening the glossary …</p>
-      <p v-else-if="!isKnown" class="soft">Nothing in the glossary about “{{ phrase.text }}”. <button class="plain" @click="router.push({ path: '/glossary', query: { q: phrase.text } })">Look further</button></p>
+      <p v-else-if="!isKnown" class="soft">Nothing in the glossary about “{{ phrase.text }}”. <v-btn variant="text" @click="router.push({ path: '/glossary', query: { q: phrase.text } })">Look further</v-btn></p>
       <TermEntry v-for="term in terms" :key="term.facet + term.term" :term="term" heading="h3" :brings="!words.length" @go="go" />
       <template v-if="store.associations">
         <WordCompanions v-for="word in words" :key="word.start" :word="word.term" :associations="store.associations" use @use="say(word, $event)" />
       </template>
-      <p class="row-actions"><button class="plain" @click="close">Close</button></p>
+      <p class="row-actions"><v-btn variant="text" @click="close">Close</v-btn></p>
     </div>
   </v-menu>
 </template>

@@ -9,7 +9,28 @@ import type { PhraseActions } from './OutlineRows.vue'
 /** Everything that can be done with a phrase. */
 const props = defineProps<{ phrase: OutlinePhrase; target: HTMLElement; actions: PhraseActions; places: number[]; splitting?: boolean | undefined }>()
 const emit = defineEmits<{ close: [] }>()
-const list = useTemplateRef<HTMLElement>('list')
+const list = useTemplateRef<{ $el: HTMLElement }>('list')
+const MOST_PLACES = 12
+const lastWordBefore = (at: number) => props.phrase.text.slice(0, at - props.phrase.start).split(/\s+/).at(-1) ?? ''
+/** Every act on the phrase, in the order of the menu, with the key that does the same from the outline. */
+const acts = computed((): { title: string; keys?: string; run: () => void }[] => {
+  const { phrase, actions } = props
+  const next = actions.next(phrase)
+  return [
+    { title: 'Show in the text', run: () => actions.show(phrase) },
+    { title: 'Glossary: what it does and brings', keys: 'G', run: () => actions.entry(phrase) },
+    { title: 'Replace', keys: 'R', run: () => actions.startReplacing(phrase) },
+    { title: 'Rephrase, with a helper', keys: 'W', run: () => actions.rephrase(phrase) },
+    { title: phrase.off ? 'Switch on' : 'Switch off', keys: 'O', run: () => actions.off(phrase) },
+    { title: phrase.locked ? 'Unlock: helpers may change it' : 'Lock: helpers may not change it', keys: 'L', run: () => actions.locked(phrase) },
+    { title: 'Move earlier', keys: 'Ctrl Left', run: () => actions.move(phrase, -1) },
+    { title: 'Move later', keys: 'Ctrl Right', run: () => actions.move(phrase, 1) },
+    { title: actions.kept(phrase) ? 'Keep it no longer' : 'Keep for this project', keys: 'K', run: () => void actions.keep(phrase) },
+    { title: 'Make it a slot of a template', keys: 'T', run: () => actions.slot(phrase) },
+    ...(next ? [{ title: `Join with “${next.text}”`, keys: 'J', run: () => actions.join(phrase) }] : []),
+    { title: 'Remove', keys: 'Delete', run: () => actions.remove(phrase) },
+  ]
+})
 const engines = useEngines()
 /** What became of pictures that said it. */
 const counts = shallowRef<PhraseCount[]>([])
@@ -24,10 +45,10 @@ function run(act: () => void): void {
   emit('close')
   act()
 }
-onMounted(() => setTimeout(() => list.value?.querySelector<HTMLElement>(props.splitting ? '.splits button' : 'button')?.focus(), 30))
+onMounted(() => setTimeout(() => list.value?.$el.querySelector<HTMLElement>(props.splitting ? '.splits [role]' : '[role=menuitem]')?.focus(), 30))
 
 function onKey(event: KeyboardEvent): void {
-  const buttons = [...(list.value?.querySelectorAll<HTMLElement>('button') ?? [])]
+  const buttons = [...(list.value?.$el.querySelectorAll<HTMLElement>('[role^=menuitem]') ?? [])]
   const at = buttons.indexOf(document.activeElement as HTMLElement)
   const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key]
   if (by) buttons[(at + by + buttons.length) % buttons.length]?.focus()
@@ -41,70 +62,36 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <v-menu :model-value="true" attach="main" :target="target" :close-on-content-click="false" location="bottom start" :offset="4" @update:model-value="close">
-    <div ref="list" class="menu" role="menu" :aria-label="phrase.text" @keydown="onKey">
+  <v-menu :model-value="true" attach="main" :target="target" :close-on-content-click="false" location="bottom start" @update:model-value="close">
+    <v-list ref="list" class="menu" role="menu" :aria-label="phrase.text" @keydown="onKey">
       <p v-if="tried" class="tried soft">Pictures kept that say it: {{ tried }}</p>
-      <button role="menuitem" @click="run(() => actions.show(phrase))">Show in the text</button>
-      <button role="menuitem" @click="run(() => actions.entry(phrase))">Glossary: what it does and brings <kbd>G</kbd></button>
-      <button role="menuitem" @click="run(() => actions.startReplacing(phrase))">Replace <kbd>R</kbd></button>
-      <button role="menuitem" @click="run(() => actions.otherwise(phrase))">Say otherwise, with a helper <kbd>W</kbd></button>
-      <button role="menuitem" @click="run(() => actions.off(phrase))">{{ phrase.off ? 'Put back' : 'Switch off' }} <kbd>O</kbd></button>
-      <button role="menuitem" @click="run(() => actions.fixed(phrase))">{{ phrase.fixed ? 'Let helpers change it' : 'Fix: helpers may not change it' }} <kbd>F</kbd></button>
-      <button role="menuitem" @click="run(() => actions.move(phrase, -1))">Move earlier <kbd>Ctrl Left</kbd></button>
-      <button role="menuitem" @click="run(() => actions.move(phrase, 1))">Move later <kbd>Ctrl Right</kbd></button>
-      <button role="menuitem" @click="run(() => void actions.keep(phrase))">{{ actions.kept(phrase) ? 'Keep it no longer' : 'Keep for this project' }} <kbd>K</kbd></button>
-      <button role="menuitem" @click="run(() => actions.slot(phrase))">Make it a slot of a template <kbd>T</kbd></button>
-      <button v-if="actions.next(phrase)" role="menuitem" @click="run(() => actions.join(phrase))">Join with “{{ actions.next(phrase)?.text }}” <kbd>J</kbd></button>
-      <button role="menuitem" @click="run(() => actions.remove(phrase))">Remove <kbd>Delete</kbd></button>
+      <v-list-item v-for="act in acts" :key="act.title" role="menuitem" :title="act.title" @click="run(act.run)">
+        <template v-if="act.keys" #append><kbd>{{ act.keys }}</kbd></template>
+      </v-list-item>
       <div v-if="places.length" class="group splits" role="group" aria-label="Split after">
         <span class="soft">Split after <kbd>S</kbd></span>
-        <button v-for="at in places.slice(0, 12)" :key="at" role="menuitem" @click="run(() => actions.split(phrase, at))">{{ phrase.text.slice(0, at - phrase.start).split(/\s+/).at(-1) }}</button>
+        <v-list-item v-for="at in places.slice(0, MOST_PLACES)" :key="at" role="menuitem" :title="lastWordBefore(at)" @click="run(() => actions.split(phrase, at))" />
       </div>
       <div class="group" role="group" aria-label="Emphasis">
         <span class="soft">Emphasis</span>
-        <button v-for="{ level, said } in EMPHASIS" :key="level" role="menuitemradio" :aria-checked="phrase.emphasis === level" @click="run(() => actions.emphasis(phrase, level))">{{ said }}</button>
+        <v-list-item v-for="{ level, said } in EMPHASIS" :key="level" role="menuitemradio" :aria-checked="phrase.emphasis === level" :title="said" @click="run(() => actions.emphasis(phrase, level))" />
       </div>
       <div class="group" role="group" aria-label="Facet">
         <span class="soft">It is</span>
-        <button v-for="facet in FACETS" :key="facet" role="menuitemradio" :aria-checked="phrase.facet === facet" @click="run(() => actions.facet(phrase, facet))">{{ facet }}</button>
-        <button v-if="phrase.byHand" role="menuitem" @click="run(() => actions.facet(phrase, undefined))">as read</button>
+        <v-list-item v-for="facet in FACETS" :key="facet" role="menuitemradio" :aria-checked="phrase.facet === facet" :title="facet" @click="run(() => actions.facet(phrase, facet))" />
+        <v-list-item v-if="phrase.byHand" role="menuitem" title="as read" @click="run(() => actions.facet(phrase, undefined))" />
       </div>
-    </div>
+    </v-list>
   </v-menu>
 </template>
 
 <style scoped>
 .menu {
-  display: grid;
-  max-width: 340px;
-  padding: 8px 0;
-  background: var(--sheet);
-  border: 1px solid var(--rule-strong);
-}
-button {
-  padding: 4px 14px;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
+  max-width: 360px;
 }
 .tried {
-  max-width: 320px;
-  padding: 4px 12px 6px;
-}
-.menu > button {
-  display: flex;
-  justify-content: space-between;
-  gap: 24px;
-}
-button:hover,
-button:focus-visible {
-  background: var(--wash);
-}
-kbd {
-  font-family: var(--mono);
-  font-size: 11.5px;
-  color: var(--soft);
+  max-width: 340px;
+  padding: 4px 16px 6px;
 }
 .group {
   display: flex;
@@ -119,8 +106,9 @@ kbd {
   width: 100%;
   font-size: 12.5px;
 }
-.group button {
-  padding: 2px 7px;
+.group .v-list-item {
+  min-height: 26px;
+  padding: 0 7px;
 }
 [aria-checked='true'] {
   font-weight: 600;

@@ -254,7 +254,7 @@ useActions(() => [
           <LeaveOutField :entries="draft.leaveOut" :house="house.rules.leaveOut" @change="session.change({ leaveOut: $event })" />
         </OutlineRows>
       </div>
-      <p v-if="stops.length && side !== 'checks'" class="open-stops">{{ stops[0]!.reason }}{{ stops.length > 1 ? ` And ${stops.length - 1} more.` : '' }} <button class="plain" @click="lookAtStops">Look</button></p>
+      <p v-if="stops.length && side !== 'checks'" class="open-stops">{{ stops[0]!.reason }}{{ stops.length > 1 ? ` And ${stops.length - 1} more.` : '' }} <v-btn variant="text" @click="lookAtStops">Look</v-btn></p>
       <SinceTried :prompt-id="prompt.id" :session="session" :version="since.version.value" :tried="since.tried.value" :changes="since.changes.value" />
       <TrySettings :draft="draft" :starting="starting" :last-seed="lastSeed" @change="session.change($event)" @try="tryIt" @copy-for="copyFor" />
       <RecentProofs ref="recent" :prompt-id="prompt.id" :project-id="prompt.projectId" :runs="runs" :session="session" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
@@ -262,7 +262,7 @@ useActions(() => [
     <aside class="side">
       <ProposalPlace v-if="deciding" :asking="asking" :session="session" :around="around" :project-id="prompt.projectId" @close="asking.putAway()" />
       <div v-show="!deciding" class="choice" role="tablist" aria-label="Beside the text">
-        <button v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" role="tab" aria-controls="side-panel" :aria-selected="side === key" :tabindex="side === key ? 0 : -1" @click="side = key" @keydown.right="turn(1)" @keydown.left="turn(-1)">{{ name }}</button>
+        <v-btn variant="text" v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" role="tab" aria-controls="side-panel" :aria-selected="side === key" :tabindex="side === key ? 0 : -1" @click="side = key" @keydown.right="turn(1)" @keydown.left="turn(-1)" class="lines">{{ name }}</v-btn>
       </div>
       <div v-show="!deciding" id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
         <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
@@ -271,14 +271,14 @@ useActions(() => [
         <HelpersPanel v-else-if="side === 'helpers'" ref="helping" :asking="asking" :prompt-id="prompt.id" :text="draft.text" :phrases="phrases" :here="hereOf" :engine="firstEngine" />
       </div>
       <p class="row-actions ends">
-        <button class="plain" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</button>
-        <button class="plain" :disabled="!draft.text.trim()" @click="planTrials">Plan trials</button>
-        <button class="plain" :disabled="!draft.text.trim()" @click="router.push(`/shelf/manners?from=${prompt.id}`)">Write it in a manner</button>
-        <button class="plain" :disabled="!phrases.length" @click="slotting = []">Make a template</button>
-        <button class="plain" :disabled="!phrases.length" @click="makingPart = true">Make a character, place or style</button>
-        <button v-if="!known.deletedAt" class="plain" @click="remove">Delete</button>
+        <v-btn variant="text" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</v-btn>
+        <v-btn variant="text" :disabled="!draft.text.trim()" @click="planTrials">Plan trials</v-btn>
+        <v-btn variant="text" :disabled="!draft.text.trim()" @click="router.push(`/shelf/manners?from=${prompt.id}`)">Write it in a manner</v-btn>
+        <v-btn variant="text" :disabled="!phrases.length" @click="slotting = []">Make a template</v-btn>
+        <v-btn variant="text" :disabled="!phrases.length" @click="makingPart = true">Make a character, place or style</v-btn>
+        <v-btn variant="text" v-if="!known.deletedAt" @click="remove">Delete</v-btn>
       </p>
-      <div class="labelled note"><span>Note</span><SavedText multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" /></div>
+      <SavedText class="note" multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" />
     </aside>
     <StopsDialog v-model="stopsOpen" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
     <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />

@@ -20,7 +20,7 @@ defineExpose({ show: () => (open.value = true) })
 <template>
   <section class="recent" aria-label="Recent proofs">
     <p class="bar">
-      <button class="plain strong" :aria-expanded="open" @click="open = !open">{{ open ? 'Close the proofs' : 'Show the proofs' }}</button>
+      <v-btn variant="text" :aria-expanded="open" @click="open = !open">{{ open ? 'Close the proofs' : 'Show the proofs' }}</v-btn>
       <span v-if="!open && latest" class="soft">Version {{ latest.version }}: {{ done }} of {{ counted(latest.proofs.length, 'result') }} back, {{ sayAmounts(latest.cost) }}</span>
       <span v-if="runs.length" class="all soft"><RouterLink :to="{ path: '/proofs/sheet', query: { prompt: promptId } }">All as a sheet</RouterLink> <RouterLink :to="{ path: '/proofs', query: { prompt: promptId } }">All by run</RouterLink></span>
     </p>

@@ -13,11 +13,9 @@ const put = (i: number, more: Partial<ReferenceUse>) => emit('change', props.ref
   <ul class="references" aria-label="Reference pictures">
     <li v-for="(use, i) in references" :key="i">
       <img :src="thumbnailOf(use.reference)" :alt="`Reference ${i + 1}`" />
-      <select class="field" :aria-label="`What reference ${i + 1} is for`" :value="use.role" @change="put(i, { role: ($event.target as HTMLSelectElement).value as ReferenceRole })">
-        <option v-for="role in REFERENCE_ROLES" :key="role" :value="role">{{ SAYS[role] }}</option>
-      </select>
-      <label class="strength"><span class="soft">Strength</span><input type="range" min="0" max="100" step="5" :value="use.strength" @change="put(i, { strength: Number(($event.target as HTMLInputElement).value) })" /><span>{{ use.strength }}</span></label>
-      <button class="plain" @click="emit('change', references.toSpliced(i, 1))">Take off</button>
+      <v-select :label="`What reference ${i + 1} is for`" :model-value="use.role" @update:model-value="put(i, { role: $event as ReferenceRole })" :items="REFERENCE_ROLES.map((role) => ({ title: SAYS[role], value: role }))" />
+      <v-slider label="Strength" :min="0" :max="100" :step="5" :model-value="use.strength" @update:model-value="put(i, { strength: $event })" class="strength" :suffix="String(use.strength)" />
+      <v-btn variant="text" @click="emit('change', references.toSpliced(i, 1))">Take off</v-btn>
     </li>
   </ul>
 </template>

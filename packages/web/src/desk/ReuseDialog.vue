@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import { useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
 import { useProjects } from '../stores/projects.ts'
+import { needed } from '../shared/field-rules.ts'
 
 /** Takes a prompt, with its engine and settings, into this or another project. */
 const props = defineProps<{ promptId: string; versionId?: string | undefined; title: string }>()
@@ -31,17 +32,11 @@ const go = () =>
     <form class="dialog reuse" @submit.prevent="go">
       <h1 id="reuse-title">Use again</h1>
       <p>“{{ title }}” becomes a new prompt, with its text, leave-out list, tags, engine and settings. It remembers where it came from.</p>
-      <label class="labelled">
-        <span>In which project</span>
-        <select v-model="target" class="field">
-          <option v-for="project in projects.open" :key="project.id" :value="project.id">{{ project.name }}</option>
-          <option :value="NEW">A new project …</option>
-        </select>
-      </label>
-      <label v-if="target === NEW" class="labelled"><span>Its name</span><input v-model="name" class="field" maxlength="120" required /></label>
+      <v-select label="In which project" v-model="target" :items="[...projects.open.map((project) => ({ title: project.name, value: project.id })), { title: 'A new project …', value: NEW }]" />
+      <v-text-field v-if="target === NEW" label="Its name" v-model="name" maxlength="120" :rules="[needed]" />
       <p class="row-actions">
-        <button class="do" type="submit" :disabled="target === NEW && !name.trim()">Use it there</button>
-        <button class="quiet" type="button" @click="open = false">Cancel</button>
+        <v-btn color="primary" variant="flat" type="submit" :disabled="target === NEW && !name.trim()">Use it there</v-btn>
+        <v-btn @click="open = false">Cancel</v-btn>
       </p>
     </form>
   </v-dialog>

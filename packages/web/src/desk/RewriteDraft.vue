@@ -31,8 +31,8 @@ useActions(() => [
 <template>
   <p v-if="shown" class="rewriting">
     <span class="soft">Write it</span>
-    <button class="plain" :disabled="!ready" @click="rewrite('sentences')">as sentences</button>
-    <button class="plain" :disabled="!ready" @click="rewrite('list')">as a list</button>
+    <v-btn variant="text" :disabled="!ready" @click="rewrite('sentences')">as sentences</v-btn>
+    <v-btn variant="text" :disabled="!ready" @click="rewrite('list')">as a list</v-btn>
   </p>
 </template>
 

@@ -82,18 +82,18 @@ const forget = (aside: Aside) =>
         <li v-for="(change, i) in shown" :key="i">
           <span class="words" :title="say(change)">{{ say(change) }}</span>
           <span v-if="change.difference.facet" class="soft">{{ change.difference.facet }}</span>
-          <button v-if="changes.length > 1" class="plain" @click="keepOnly(change)">Keep only this</button>
+          <v-btn variant="text" v-if="changes.length > 1" @click="keepOnly(change)">Keep only this</v-btn>
         </li>
       </ul>
-      <button v-if="changes.length > FEW" class="plain" @click="open = !open">{{ open ? 'Show fewer' : `Show all ${changes.length}` }}</button>
+      <v-btn variant="text" v-if="changes.length > FEW" @click="open = !open">{{ open ? 'Show fewer' : `Show all ${changes.length}` }}</v-btn>
     </template>
     <template v-if="asides.length">
       <p class="soft">Put aside</p>
       <ul>
         <li v-for="aside in asides" :key="aside.id">
           <span class="words" :title="aside.says">{{ aside.says }}</span>
-          <button class="plain" @click="takeUp(aside)">Take it up</button>
-          <button class="plain" @click="forget(aside)">Forget</button>
+          <v-btn variant="text" @click="takeUp(aside)">Take it up</v-btn>
+          <v-btn variant="text" @click="forget(aside)">Forget</v-btn>
         </li>
       </ul>
     </template>

@@ -15,8 +15,8 @@ const emit = defineEmits<{ tryAnyway: []; look: [] }>()
         <li v-for="stop in stops" :key="stop.reason">{{ stop.reason }}</li>
       </ul>
       <p class="row-actions">
-        <button class="do" @click="(open = false), emit('look')">Look at {{ stops.length === 1 ? 'it' : 'them' }}</button>
-        <button class="quiet" @click="(open = false), emit('tryAnyway')">Try anyway</button>
+        <v-btn color="primary" variant="flat" @click="(open = false), emit('look')">Look at {{ stops.length === 1 ? 'it' : 'them' }}</v-btn>
+        <v-btn @click="(open = false), emit('tryAnyway')">Try anyway</v-btn>
       </p>
     </div>
   </v-dialog>

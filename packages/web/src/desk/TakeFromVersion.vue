@@ -21,7 +21,7 @@ function take({ edit, difference }: Change): void {
 
 <template>
   <ul v-if="changes.length" :aria-label="`Take from version ${version.number}`">
-    <li v-for="(change, i) in changes" :key="i"><span class="words" :title="sayDifference(change.difference)">{{ sayDifference(change.difference) }}</span><button class="plain" @click="take(change)">Take this</button></li>
+    <li v-for="(change, i) in changes" :key="i"><span class="words" :title="sayDifference(change.difference)">{{ sayDifference(change.difference) }}</span><v-btn variant="text" @click="take(change)">Take this</v-btn></li>
   </ul>
 </template>
 

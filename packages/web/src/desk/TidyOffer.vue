@@ -44,15 +44,15 @@ const summary = computed(() => [...new Set(steps.value.map(({ kind }) => KINDS[k
   <div v-if="steps.length" class="tidy">
     <p>
       <span class="soft">In the text, but no part of the picture: {{ summary }}.</span>
-      <button class="plain strong" :aria-expanded="open" @click="open = !open">{{ open ? 'Leave it' : 'Tidy' }}</button>
+      <v-btn variant="text" :aria-expanded="open" @click="open = !open">{{ open ? 'Leave it' : 'Tidy' }}</v-btn>
     </p>
     <template v-if="open">
       <ul>
         <li v-for="(step, i) in steps" :key="i">
-          <label><input type="checkbox" :checked="!left.has(keyOf(step))" @change="choose(step, ($event.target as HTMLInputElement).checked)" /> <span class="words">{{ step.text }}</span> {{ goes(step) }}</label>
+          <v-checkbox :model-value="!left.has(keyOf(step))" @update:model-value="choose(step, ($event === true))"><template #label><span class="words">{{ step.text }}</span> {{ goes(step) }}</template></v-checkbox>
         </li>
       </ul>
-      <button class="quiet" :disabled="chosen.length === 0" @click="apply">Tidy the text</button>
+      <v-btn :disabled="chosen.length === 0" @click="apply">Tidy the text</v-btn>
     </template>
   </div>
 </template>

@@ -26,7 +26,7 @@ function take(): void {
 </script>
 
 <template>
-  <p v-if="!trim"><button class="quiet" @click="offer">Trim it to fit</button></p>
+  <p v-if="!trim"><v-btn @click="offer">Trim it to fit</v-btn></p>
   <div v-else class="trim">
     <p v-if="!trim.dropped.length">Nothing can go: what is left is fixed, or the subject.</p>
     <template v-else>
@@ -34,7 +34,7 @@ function take(): void {
       <ul>
         <li v-for="(one, i) in trim.dropped" :key="i">“{{ one.text }}” <span class="soft">{{ WHY[one.why] }}</span></li>
       </ul>
-      <p class="row-actions"><button class="quiet" @click="take">Take {{ trim.dropped.length === 1 ? 'it' : `the ${trim.dropped.length}` }} out</button><button class="plain" @click="trim = undefined">Leave</button></p>
+      <p class="row-actions"><v-btn @click="take">Take {{ trim.dropped.length === 1 ? 'it' : `the ${trim.dropped.length}` }} out</v-btn><v-btn variant="text" @click="trim = undefined">Leave</v-btn></p>
     </template>
   </div>
 </template>

@@ -68,12 +68,12 @@ function setSeed(event: Event): void {
     />
     <ReferenceRows v-if="draft.references.length" :references="draft.references" @change="emit('change', { references: $event })" />
     <div class="last">
-      <button class="plain" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Ask another engine too' : 'Choose an engine' }}</button>
+      <v-btn variant="text" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Ask another engine too' : 'Choose an engine' }}</v-btn>
       <OtherWays :rows="rows" :references="draft.references" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @bring-in="emit('copyFor', { engine: ELSEWHERE.id })" @references="emit('change', { references: $event })" />
-      <label class="seed"><span class="soft">Seed</span><input class="field" inputmode="numeric" placeholder="any" aria-label="Seed" :value="draft.settings['seed'] ?? ''" @input="setSeed" /></label>
+      <v-text-field label="Seed" inputmode="numeric" placeholder="any" :model-value="draft.settings['seed'] ?? ''" @input="setSeed" class="seed" />
       <div class="go">
         <span class="soft cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>
-        <button class="do" :disabled="!ready" :title="why" @click="emit('try')">Try it</button>
+        <v-btn color="primary" variant="flat" :disabled="!ready" v-tooltip="why" @click="emit('try')">Try it</v-btn>
       </div>
     </div>
   </div>

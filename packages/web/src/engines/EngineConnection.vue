@@ -6,6 +6,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts } from '../shared/said.ts'
 import { PRACTICE } from './profile-words.ts'
 import RequestPreview from './RequestPreview.vue'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** How an engine is spoken to: what it has done so far, what it would be sent, one picture to try it, its secret, and faults for practice. */
 const props = defineProps<{ engine: Engine }>()
@@ -52,15 +53,14 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
   <section class="connection" aria-labelledby="connection">
     <h3 id="connection">Connection</h3>
     <p>{{ soFar }}<template v-if="engine.usage.lastFailure"> <span class="soft">The last that failed: {{ engine.usage.lastFailure }}</span></template></p>
-    <p v-if="engine.off" class="line"><span>It is switched off: nothing is asked of it.</span><button class="quiet" @click="setOff(false)">Switch it on</button></p>
-    <details class="request">
-      <summary>What it is sent</summary>
+    <p v-if="engine.off" class="line"><span>It is switched off: nothing is asked of it.</span><v-btn @click="setOff(false)">Switch it on</v-btn></p>
+    <FoldOut title="What it is sent">
       <RequestPreview v-model:text="text" :profile="engine.profile" />
-    </details>
+    </FoldOut>
     <p class="line">
-      <button class="quiet" :disabled="!engine.connected || trying" @click="tryIt">{{ trying ? 'Asking ...' : 'Try it with one picture' }}</button>
+      <v-btn :disabled="!engine.connected || trying" @click="tryIt">{{ trying ? 'Asking ...' : 'Try it with one picture' }}</v-btn>
       <span class="soft">{{ engine.connected ? `costs ${amount(engine.profile.sizes[0]!.cost)}; shown here and not kept` : engine.off ? 'switched off' : 'its profile says no address' }}</span>
-      <button v-if="!engine.off && engine.connected" class="plain off" @click="setOff(true)">Switch it off</button>
+      <v-btn variant="text" v-if="!engine.off && engine.connected" @click="setOff(true)" class="off">Switch it off</v-btn>
     </p>
     <figure v-if="tried" class="tried" role="status">
       <img v-if="tried.picture" :src="tried.picture" :alt="`What ${engine.profile.name} made of the text`" />
@@ -70,15 +70,15 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
       </figcaption>
     </figure>
     <form v-if="takesSecret" class="line" @submit.prevent="keep(secret)">
-      <label class="labelled"><span>{{ engine.hasSecret ? 'A secret is kept; a new one takes its place' : 'Its secret, for {secret} in the headers' }}</span><input v-model="secret" class="field" type="password" autocomplete="off" maxlength="4000" /></label>
-      <button class="quiet" :disabled="secret === ''">Keep the secret</button>
-      <button v-if="engine.hasSecret" type="button" class="plain" @click="keep(null)">Forget it</button>
+      <v-text-field :label="engine.hasSecret ? 'A secret is kept; a new one takes its place' : 'Its secret, for {secret} in the headers'" v-model="secret" type="password" autocomplete="off" maxlength="4000" />
+      <v-btn :disabled="secret === ''" type="submit">Keep the secret</v-btn>
+      <v-btn variant="text" v-if="engine.hasSecret" @click="keep(null)">Forget it</v-btn>
     </form>
     <form v-if="engine.profile.simulated" class="line" @submit.prevent="misbehave(fault)">
-      <label class="labelled"><span>For practice, a simulated engine</span><select v-model="fault" class="field"><option v-for="(says, key) in PRACTICE" :key="key" :value="key">{{ says }}</option></select></label>
-      <label class="labelled"><span>so many times</span><input v-model.number="times" class="field short" type="number" min="1" max="100" /></label>
-      <button class="quiet">Have it misbehave</button>
-      <button type="button" class="plain" @click="misbehave('none')">Behave again</button>
+      <v-select label="For practice, a simulated engine" v-model="fault" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />
+      <v-text-field label="So many times" v-model.number="times" type="number" min="1" max="100" class="short" />
+      <v-btn type="submit">Have it misbehave</v-btn>
+      <v-btn variant="text" @click="misbehave('none')">Behave again</v-btn>
     </form>
   </section>
 </template>

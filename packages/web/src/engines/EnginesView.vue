@@ -10,6 +10,7 @@ import EngineConnection from './EngineConnection.vue'
 import ModelsSection from './ModelsSection.vue'
 import ProfileForm from './ProfileForm.vue'
 import { profileRows } from './profile-words.ts'
+import { JSON_FILES, usePickFiles } from '../shared/pick-files.ts'
 
 /** The engines prompts are written for: how each reads, what it takes and costs. */
 const route = useRoute()
@@ -17,7 +18,6 @@ const router = useRouter()
 const engines = useEngines()
 const notices = useNotices()
 const task = useTask()
-const file = useTemplateRef<HTMLInputElement>('file')
 /** The profile that is being written; a copy under a new name where it is new. */
 const writing = shallowRef<{ profile: EngineProfile; isNew: boolean }>()
 
@@ -50,11 +50,9 @@ const takeOut = ({ profile }: Engine) => download(fileName(`${profile.name} ${pr
 const blank = (): EngineProfile => ({ ...structuredClone(SHIPPED_ENGINES[0]!), id: '', name: '', revision: '1', simulated: false, honoursIdempotencyKey: false, notes: '' })
 const copyOf = ({ profile }: Engine): EngineProfile => ({ ...structuredClone(profile), id: `${profile.id}-copy`, name: `${profile.name} copy`, simulated: false })
 
-async function bringIn(input: HTMLInputElement): Promise<void> {
-  const [given] = input.files ?? []
-  if (!given) return
+const pickFile = usePickFiles({ accept: JSON_FILES }, ([given]) => void (given && importFile(given)))
+async function importFile(given: File): Promise<void> {
   const text = await given.text()
-  input.value = ''
   let value: unknown
   try {
     value = JSON.parse(text)
@@ -77,18 +75,14 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
     <header>
       <h1 class="view-title">Engines <span class="scope">for all projects</span></h1>
       <p class="finding">
-        <button class="quiet" @click="writing = { profile: blank(), isNew: true }">Add an engine</button>
-        <button class="plain" @click="file?.click()">Bring in a profile</button>
-        <input ref="file" type="file" accept="application/json,.json" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="bringIn($event.target as HTMLInputElement)" />
+        <v-btn @click="writing = { profile: blank(), isNew: true }">Add an engine</v-btn>
+        <v-btn variant="text" @click="pickFile()">Bring in a profile</v-btn>
       </p>
     </header>
     <div class="columns">
       <ul aria-label="Engines">
         <li v-for="one in engines.all" :key="keyOf(one)">
-          <button class="choice tall" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" @click="choose(keyOf(one))">
-            <span class="name">{{ one.profile.name }} <span class="soft">{{ one.profile.revision }}</span></span>
-            <span class="soft">{{ one.off ? 'switched off' : one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}{{ madeSoFar(one) }}</span>
-          </button>
+          <v-btn variant="text" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" @click="choose(keyOf(one))" class="choice tall lines"><span class="name">{{ one.profile.name }} <span class="soft">{{ one.profile.revision }}</span></span><span class="soft">{{ one.off ? 'switched off' : one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}{{ madeSoFar(one) }}</span></v-btn>
         </li>
       </ul>
       <ProfileForm v-if="writing" :key="writing.profile.id" :profile="writing.profile" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
@@ -103,7 +97,7 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
         <EngineConnection :key="keyOf(engine)" :engine="engine" />
         <section v-if="engine.profile.settings.length" aria-labelledby="settings">
           <h3 id="settings">Settings</h3>
-          <table>
+          <v-table>
             <thead><tr><th>Name</th><th>Takes</th><th>Usually</th><th>What it does</th></tr></thead>
             <tbody>
               <tr v-for="setting in engine.profile.settings" :key="setting.key">
@@ -113,11 +107,11 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
                 <td>{{ setting.says }}</td>
               </tr>
             </tbody>
-          </table>
+          </v-table>
         </section>
         <section aria-labelledby="sizes">
           <h3 id="sizes">Sizes</h3>
-          <table>
+          <v-table>
             <thead><tr><th>Aspect ratio</th><th>Pixels</th><th class="number">One picture</th></tr></thead>
             <tbody>
               <tr v-for="size in engine.profile.sizes" :key="size.aspectRatio">
@@ -126,13 +120,13 @@ async function bringIn(input: HTMLInputElement): Promise<void> {
                 <td class="number">{{ size.cost }} {{ engine.profile.costUnit }}{{ size.cost === 1 ? '' : 's' }}</td>
               </tr>
             </tbody>
-          </table>
+          </v-table>
         </section>
         <p class="row-actions">
-          <button class="quiet" @click="writing = { profile: engine.profile, isNew: false }">Change the profile</button>
-          <button class="plain" @click="takeOut(engine)">Export as JSON</button>
-          <button class="plain" @click="writing = { profile: copyOf(engine), isNew: true }">Copy as a new engine</button>
-          <button v-if="engine.origin !== 'shipped'" class="plain" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Take the changes back' }}</button>
+          <v-btn @click="writing = { profile: engine.profile, isNew: false }">Change the profile</v-btn>
+          <v-btn variant="text" @click="takeOut(engine)">Export as JSON</v-btn>
+          <v-btn variant="text" @click="writing = { profile: copyOf(engine), isNew: true }">Copy as a new engine</v-btn>
+          <v-btn variant="text" v-if="engine.origin !== 'shipped'" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Take the changes back' }}</v-btn>
         </p>
       </article>
     </div>

@@ -3,6 +3,7 @@ import { type Connection, type EngineProfile, FACETS, type Facet, readProfile, s
 import { computed, reactive, ref, watch } from 'vue'
 import { EMPHASIS, READS } from './profile-words.ts'
 import RequestPreview from './RequestPreview.vue'
+import { needed } from '../shared/field-rules.ts'
 
 /** The profile of an engine, field by field. What contradicts itself is said at once and cannot be saved. */
 const props = defineProps<{ profile: EngineProfile; isNew: boolean }>()
@@ -58,76 +59,76 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
   <form class="form" @submit.prevent="save" @keydown.escape.stop="emit('cancel')">
     <fieldset>
       <legend>What it is</legend>
-      <label class="labelled"><span>Name</span><input v-model="form.name" class="field" maxlength="60" required /></label>
-      <label class="labelled"><span>Short name, for files and the command line</span><input v-model="form.id" class="field" maxlength="60" required :disabled="!isNew" pattern="[a-z0-9\-]+" title="lower-case letters, numbers and hyphens" /></label>
-      <label class="labelled"><span>Revision</span><input v-model="form.revision" class="field" maxlength="60" required :disabled="!isNew" /></label>
+      <v-text-field label="Name" v-model="form.name" maxlength="60" :rules="[needed]" />
+      <v-text-field label="Short name, for files and the command line" v-model="form.id" maxlength="60" :rules="[needed]" :disabled="!isNew" pattern="[a-z0-9\-]+" title="lower-case letters, numbers and hyphens" />
+      <v-text-field label="Revision" v-model="form.revision" maxlength="60" :rules="[needed]" :disabled="!isNew" />
     </fieldset>
     <fieldset>
       <legend>How it reads</legend>
-      <label class="labelled"><span>It reads</span><select v-model="form.reads" class="field"><option v-for="(says, key) in READS" :key="key" :value="key">{{ says }}</option></select></label>
-      <label class="labelled"><span>Emphasis is carried</span><select v-model="form.emphasis" class="field"><option v-for="(says, key) in EMPHASIS" :key="key" :value="key">{{ says }}</option></select></label>
-      <label class="check"><input v-model="form.leaveOut" type="checkbox" /> takes a leave-out list</label>
+      <v-select label="It reads" v-model="form.reads" :items="Object.entries(READS).map(([key, says]) => ({ title: says, value: key }))" />
+      <v-select label="Emphasis is carried" v-model="form.emphasis" :items="Object.entries(EMPHASIS).map(([key, says]) => ({ title: says, value: key }))" />
+      <v-checkbox label="takes a leave-out list" v-model="form.leaveOut" />
       <p class="line">
-        <label class="check"><input v-model="limited" type="checkbox" /> reads no further than</label>
+        <v-checkbox label="reads no further than" v-model="limited" />
         <template v-if="form.limit">
-          <input v-model.number="form.limit.max" class="field short" type="number" min="1" aria-label="Limit" />
-          <select v-model="form.limit.unit" class="field" aria-label="Unit of the limit"><option>characters</option><option>words</option><option>pieces</option></select>
-          <select v-model="form.pastLimit" class="field" aria-label="Past the limit"><option value="ignores">and ignores the rest</option><option value="refuses">and refuses what is longer</option></select>
+          <v-text-field label="Limit" v-model.number="form.limit.max" type="number" min="1" class="short" />
+          <v-select label="Unit of the limit" v-model="form.limit.unit" :items="['characters', 'words', 'pieces']" />
+          <v-select label="Past the limit" :model-value="form.pastLimit ?? 'ignores'" @update:model-value="form.pastLimit = $event === 'refuses' ? 'refuses' : 'ignores'" :items="[{ title: 'and ignores the rest', value: 'ignores' }, { title: 'and refuses what is longer', value: 'refuses' }]" />
         </template>
       </p>
-      <label class="labelled wide"><span>Order of facets it prefers, with commas; empty for that of the draft</span><input v-model.lazy="order" class="field" /></label>
-      <label class="labelled"><span>Figures it draws well in one picture; empty if not known</span><input class="field short" type="number" min="0" :value="form.figures ?? ''" @input="setCount('figures', ($event.target as HTMLInputElement).value)" /></label>
-      <label class="labelled"><span>Words it spells well; empty if not known</span><input class="field short" type="number" min="0" :value="form.lettering ?? ''" @input="setCount('lettering', ($event.target as HTMLInputElement).value)" /></label>
+      <v-text-field label="Order of facets it prefers, with commas; empty for that of the draft" v-model.lazy="order" class="wide" />
+      <v-text-field label="Figures it draws well in one picture; empty if not known" type="number" min="0" :model-value="form.figures ?? ''" @input="setCount('figures', ($event.target as HTMLInputElement).value)" class="short" />
+      <v-text-field label="Words it spells well; empty if not known" type="number" min="0" :model-value="form.lettering ?? ''" @input="setCount('lettering', ($event.target as HTMLInputElement).value)" class="short" />
     </fieldset>
     <fieldset>
       <legend>Sizes and cost</legend>
-      <table class="wide">
+      <v-table class="wide">
         <thead><tr><th>Aspect ratio</th><th>Width</th><th>Height</th><th>Cost of one, in {{ form.costUnit }}s</th><th><span class="visually-hidden">Remove</span></th></tr></thead>
         <tbody>
           <tr v-for="(size, i) in form.sizes" :key="i">
-            <td><input v-model="size.aspectRatio" class="field short" aria-label="Aspect ratio" /></td>
-            <td><input v-model.number="size.width" class="field short" type="number" aria-label="Width in pixels" /></td>
-            <td><input v-model.number="size.height" class="field short" type="number" aria-label="Height in pixels" /></td>
-            <td><input v-model.number="size.cost" class="field short" type="number" min="0" aria-label="Cost" /></td>
-            <td><button type="button" class="plain" :disabled="form.sizes.length === 1" @click="form.sizes.splice(i, 1)">remove</button></td>
+            <td><v-text-field aria-label="Aspect ratio" v-model="size.aspectRatio" class="short" /></td>
+            <td><v-text-field aria-label="Width in pixels" v-model.number="size.width" type="number" class="short" /></td>
+            <td><v-text-field aria-label="Height in pixels" v-model.number="size.height" type="number" class="short" /></td>
+            <td><v-text-field aria-label="Cost" v-model.number="size.cost" type="number" min="0" class="short" /></td>
+            <td><v-btn variant="text" :disabled="form.sizes.length === 1" @click="form.sizes.splice(i, 1)">remove</v-btn></td>
           </tr>
         </tbody>
-      </table>
-      <p class="line wide"><button type="button" class="plain" @click="addSize">Add a size</button> <label>The unit is a <input v-model="form.costUnit" class="field short" maxlength="60" /></label></p>
+      </v-table>
+      <p class="line wide"><v-btn variant="text" @click="addSize">Add a size</v-btn> <v-text-field label="The unit is a" v-model="form.costUnit" maxlength="60" class="short" /></p>
     </fieldset>
     <fieldset>
       <legend>Settings of its own</legend>
       <div v-for="(setting, i) in form.settings" :key="i" class="setting wide">
-        <input v-model="setting.label" class="field" placeholder="name" aria-label="Name of the setting" />
-        <input v-model="setting.key" class="field" placeholder="key" aria-label="Key of the setting" />
+        <v-text-field label="Name of the setting" v-model="setting.label" placeholder="name" />
+        <v-text-field label="Key of the setting" v-model="setting.key" placeholder="key" />
         <template v-if="setting.kind === 'number'">
-          <label>from <input v-model.number="setting.min" class="field short" type="number" step="any" /></label>
-          <label>to <input v-model.number="setting.max" class="field short" type="number" step="any" /></label>
-          <label>by <input v-model.number="setting.step" class="field short" type="number" step="any" /></label>
-          <label>usually <input v-model.number="setting.default" class="field short" type="number" step="any" /></label>
+          <v-text-field label="From" v-model.number="setting.min" type="number" step="any" class="short" />
+          <v-text-field label="To" v-model.number="setting.max" type="number" step="any" class="short" />
+          <v-text-field label="By" v-model.number="setting.step" type="number" step="any" class="short" />
+          <v-text-field label="Usually" v-model.number="setting.default" type="number" step="any" class="short" />
         </template>
         <template v-else>
-          <input :value="setting.values.join(', ')" class="field" aria-label="Values, with commas" @change="setting.values = ($event.target as HTMLInputElement).value.split(',').map((one) => one.trim()).filter(Boolean)" />
-          <label>usually <input v-model="setting.default" class="field" /></label>
+          <v-text-field label="Values, with commas" :model-value="setting.values.join(', ')" @change="setting.values = ($event.target as HTMLInputElement).value.split(',').map((one) => one.trim()).filter(Boolean)" />
+          <v-text-field label="Usually" v-model="setting.default" />
         </template>
-        <button type="button" class="plain" @click="form.settings.splice(i, 1)">remove</button>
-        <input v-model="setting.says" class="field says" placeholder="what it does, in one sentence" aria-label="What it does" maxlength="300" />
+        <v-btn variant="text" @click="form.settings.splice(i, 1)">remove</v-btn>
+        <v-text-field label="What it does" v-model="setting.says" placeholder="what it does, in one sentence" maxlength="300" class="says" />
       </div>
-      <p class="line wide"><button type="button" class="plain" @click="addSetting">Add a number</button><button type="button" class="plain" @click="form.settings.push({ key: '', label: '', kind: 'choice', values: ['one', 'two'], default: 'one', says: '' })">Add a choice</button></p>
+      <p class="line wide"><v-btn variant="text" @click="addSetting">Add a number</v-btn><v-btn variant="text" @click="form.settings.push({ key: '', label: '', kind: 'choice', values: ['one', 'two'], default: 'one', says: '' })">Add a choice</v-btn></p>
     </fieldset>
     <fieldset>
       <legend>How it is asked</legend>
       <p class="wide soft">A service is connected by what it is sent and where its answer lies. Leave it empty for an engine that is only written for. The secret itself is given on the engine’s page.</p>
-      <label class="labelled wide"><span>The connection, as JSON</span><textarea v-model="connection" class="field code" rows="8" spellcheck="false" /></label>
-      <p v-if="connection.trim() === ''" class="wide"><button type="button" class="plain" @click="begin">Begin with an example</button></p>
+      <v-textarea label="The connection, as JSON" v-model="connection" rows="8" spellcheck="false" auto-grow class="wide code" />
+      <p v-if="connection.trim() === ''" class="wide"><v-btn variant="text" @click="begin">Begin with an example</v-btn></p>
       <div v-else-if="'profile' in read && !notJson" class="wide"><RequestPreview v-model:text="text" :profile="read.profile" /></div>
-      <label class="check wide"><input v-model="form.honoursIdempotencyKey" type="checkbox" /> asked again with the same key, it charges once</label>
+      <v-checkbox label="asked again with the same key, it charges once" v-model="form.honoursIdempotencyKey" class="wide" />
     </fieldset>
-    <label class="labelled"><span>Notes</span><textarea v-model="form.notes" class="field" rows="3" maxlength="4000" /></label>
+    <v-textarea label="Notes" v-model="form.notes" rows="3" maxlength="4000" auto-grow />
     <ul v-if="problems.length" class="problems" role="status">
       <li v-for="problem in problems" :key="problem.at">{{ problem.says }} <span class="soft">{{ problem.at }}</span></li>
     </ul>
-    <p class="row-actions"><button class="do" :disabled="problems.length > 0">Save the profile</button><button type="button" class="plain" @click="emit('cancel')">Cancel</button></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="problems.length > 0" type="submit">Save the profile</v-btn><v-btn variant="text" @click="emit('cancel')">Cancel</v-btn></p>
   </form>
 </template>
 

@@ -14,6 +14,7 @@ import { useProjects } from '../stores/projects.ts'
 import TermEntry from './TermEntry.vue'
 import TermForm from './TermForm.vue'
 import WordCompanions from './WordCompanions.vue'
+import { JSON_FILES, usePickFiles } from '../shared/pick-files.ts'
 
 /** The vocabulary: found by typing or by facet, read term by term, added to and corrected. */
 const route = useRoute()
@@ -25,7 +26,6 @@ const task = useTask()
 /** Terms shown before more are asked for. */
 const PAGE = 150
 const most = ref(PAGE)
-const file = useTemplateRef<HTMLInputElement>('file')
 const form = ref<{ entry?: GlossaryEntry | undefined }>()
 
 const one = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
@@ -82,11 +82,9 @@ const remove = () =>
     notices.show(`“${gone.entry.term}” is removed.`, { action: { label: 'Put it back', run: () => void task(() => store.add(gone.projectId, [gone.entry])) } })
   })
 const exportOwn = () => download('glossary.json', `${JSON.stringify(store.own.map(({ entry }) => entry), null, 2)}\n`)
-async function bringIn(input: HTMLInputElement): Promise<void> {
-  const [given] = input.files ?? []
-  if (!given) return
+const pickFile = usePickFiles({ accept: JSON_FILES }, ([given]) => void (given && importFile(given)))
+async function importFile(given: File): Promise<void> {
   const read = readEntries(await given.text())
-  input.value = ''
   if ('wrong' in read) {
     notices.show(`${given.name}: ${read.wrong} Nothing was taken in.`, { problem: true })
     return
@@ -116,28 +114,27 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
     <header>
       <h1 class="view-title">Glossary <span class="scope">{{ projects.current ? `what ships, and the terms of ${projects.current.name}` : 'what ships' }}</span></h1>
       <div class="finding">
-        <input class="field search" type="search" :value="asked" placeholder="a term, or what it does" aria-label="Find a term" maxlength="80" @input="go({ q: ($event.target as HTMLInputElement).value, term: '' })" />
+        <v-text-field label="Find a term" type="search" :model-value="asked" placeholder="a term, or what it does" maxlength="80" @input="go({ q: ($event.target as HTMLInputElement).value, term: '' })" class="search" />
         <span class="soft" role="status">{{ counted(found.length, 'term') }}</span>
-        <button class="quiet" @click="form = {}">Add a term</button>
-        <button v-if="store.own.length" class="plain" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</button>
-        <button class="plain" @click="file?.click()">Bring in a file</button>
-        <input ref="file" type="file" accept="application/json,.json" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="bringIn($event.target as HTMLInputElement)" />
+        <v-btn @click="form = {}">Add a term</v-btn>
+        <v-btn variant="text" v-if="store.own.length" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>
+        <v-btn variant="text" @click="pickFile()">Bring in a file</v-btn>
       </div>
       <p class="facets" role="group" aria-label="Facet">
-        <button class="plain" :aria-pressed="!facet" @click="go({ facet: undefined, term: '' })">all</button>
-        <button v-for="name in FACETS" :key="name" class="plain" :aria-pressed="facet === name" @click="go({ facet: name, term: '' })">{{ name }} <span class="soft">{{ counts.get(name) }}</span></button>
+        <v-btn variant="text" :aria-pressed="!facet" @click="go({ facet: undefined, term: '' })">all</v-btn>
+        <v-btn variant="text" v-for="name in FACETS" :key="name" :aria-pressed="facet === name" @click="go({ facet: name, term: '' })">{{ name }} <span class="soft">{{ counts.get(name) }}</span></v-btn>
       </p>
     </header>
     <div class="columns">
       <div ref="list" class="list" @keydown="step">
         <p v-if="!store.glossary" class="soft" role="status">Opening the glossary …</p>
-        <p v-else-if="found.length === 0" class="soft">No term is written like that or says so. <button class="plain" @click="form = { entry: { term: asked, facet: facet ?? 'subject', does: '' } }">Add “{{ asked }}”</button></p>
+        <p v-else-if="found.length === 0" class="soft">No term is written like that or says so. <v-btn variant="text" @click="form = { entry: { term: asked, facet: facet ?? 'subject', does: '' } }">Add “{{ asked }}”</v-btn></p>
         <ul aria-label="Terms">
           <li v-for="row in found.slice(0, most)" :key="keyOf(row)">
-            <button class="choice" :aria-current="row === term ? 'true' : undefined" @click="go({ term: keyOf(row) })"><span class="name">{{ row.term }}</span><span v-if="!facet" class="soft">{{ row.facet }}</span><span v-if="row.own" class="soft">own</span></button>
+            <v-btn variant="text" :aria-current="row === term ? 'true' : undefined" @click="go({ term: keyOf(row) })" class="choice lines"><span class="name">{{ row.term }}</span><span v-if="!facet" class="soft">{{ row.facet }}</span><span v-if="row.own" class="soft">own</span></v-btn>
           </li>
         </ul>
-        <p v-if="found.length > most"><button class="plain" @click="most += PAGE">{{ counted(Math.min(PAGE, found.length - most), 'more term') }}</button></p>
+        <p v-if="found.length > most"><v-btn variant="text" @click="most += PAGE">{{ counted(Math.min(PAGE, found.length - most), 'more term') }}</v-btn></p>
       </div>
       <div class="read">
         <TermForm v-if="form" :key="form.entry?.term ?? ''" :entry="form.entry" :project-name="projects.current?.name" @save="save" @cancel="form = undefined" />
@@ -145,8 +142,8 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
           <TermEntry :term="term" heading="h2" :brings="!store.associations?.companions(term.term).length" @go="(name) => go({ term: name, q: '', facet: undefined })" />
           <WordCompanions v-if="store.associations" :word="term.term" :associations="store.associations" />
           <p class="row-actions">
-            <button class="plain" @click="form = { entry: correct(term) }">{{ own ? 'Change it' : 'Correct it' }}</button>
-            <button v-if="own" class="plain" @click="remove">Remove yours</button>
+            <v-btn variant="text" @click="form = { entry: correct(term) }">{{ own ? 'Change it' : 'Correct it' }}</v-btn>
+            <v-btn variant="text" v-if="own" @click="remove">Remove yours</v-btn>
             <span v-if="own" class="soft">{{ own.projectId ? 'for this project' : 'for all projects' }}</span>
           </p>
           <section v-if="uses" aria-labelledby="uses">

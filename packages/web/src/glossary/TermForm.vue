@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { FACETS, type GlossaryEntry } from '@idolon/core'
-import { reactive, useId } from 'vue'
+import { reactive } from 'vue'
+import { needed } from '../shared/field-rules.ts'
 
 /** Writes a term, or corrects one; lists are words with commas. */
 const props = defineProps<{ entry?: GlossaryEntry | undefined; projectName: string | undefined }>()
 const emit = defineEmits<{ save: [entry: GlossaryEntry, forProject: boolean]; cancel: [] }>()
-const id = useId()
 const LISTS = [
   { key: 'also', label: 'Also written', hint: 'other ways to write it' },
   { key: 'near', label: 'Near', hint: 'terms that do nearly the same' },
@@ -32,17 +32,16 @@ function save(): void {
 
 <template>
   <form class="form" @submit.prevent="save" @keydown.escape.stop="emit('cancel')">
-    <label class="labelled"><span>Term</span><input v-model="form.term" class="field" required maxlength="80" pattern=".*\S.*" @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).focus()" /></label>
-    <label class="labelled"><span>Facet</span><select v-model="form.facet" class="field"><option v-for="facet in FACETS" :key="facet">{{ facet }}</option></select></label>
-    <label class="labelled wide"><span>What it does to a picture, in one sentence</span><input v-model="form.does" class="field" required maxlength="300" pattern=".*\S.*" /></label>
-    <label class="labelled"><span>Kind of</span><input v-model="form.broader" class="field" maxlength="80" /></label>
-    <label v-for="list in LISTS" :key="list.key" class="labelled"><span>{{ list.label }}: {{ list.hint }}, with commas</span><input v-model="form.lists[list.key]" class="field" /></label>
-    <p v-if="projectName" class="wide" role="radiogroup" :aria-labelledby="`${id}-for`">
-      <span :id="`${id}-for`" class="soft">Holds for</span>
-      <label><input v-model="form.forProject" type="radio" :value="true" /> {{ projectName }}</label>
-      <label><input v-model="form.forProject" type="radio" :value="false" /> all projects</label>
-    </p>
-    <p class="row-actions wide"><button class="do">Save the term</button><button class="plain" type="button" @click="emit('cancel')">Cancel</button></p>
+    <v-text-field label="Term" v-model="form.term" :rules="[needed]" maxlength="80" pattern=".*\S.*" autofocus />
+    <v-select label="Facet" v-model="form.facet" :items="FACETS" />
+    <v-text-field label="What it does to a picture, in one sentence" v-model="form.does" :rules="[needed]" maxlength="300" pattern=".*\S.*" class="wide" />
+    <v-text-field label="Kind of" v-model="form.broader" maxlength="80" />
+    <v-text-field v-for="list in LISTS" :key="list.key" :label="`${list.label}: ${list.hint}, with commas`" v-model="form.lists[list.key]" />
+    <v-radio-group v-if="projectName" v-model="form.forProject" label="Holds for" inline class="wide">
+      <v-radio :label="projectName" :value="true" />
+      <v-radio label="all projects" :value="false" />
+    </v-radio-group>
+    <p class="row-actions wide"><v-btn color="primary" variant="flat" type="submit">Save the term</v-btn><v-btn variant="text" @click="emit('cancel')">Cancel</v-btn></p>
   </form>
 </template>
 
@@ -57,9 +56,5 @@ function save(): void {
 }
 .field {
   width: 100%;
-}
-[role='radiogroup'] {
-  display: flex;
-  gap: 16px;
 }
 </style>

@@ -25,20 +25,20 @@ function without(what: string | undefined): void {
     <h3>“{{ word }}” brings, unasked</h3>
     <ul class="brought">
       <li v-for="one in companions" :key="one.what">
-        <button class="plain" :aria-pressed="open && unwanted === one.what" :aria-label="`Say it without ${one.what}`" @click="without(one.what)">{{ one.what }}</button>
+        <v-btn variant="text" :aria-pressed="open && unwanted === one.what" :aria-label="`Say it without ${one.what}`" @click="without(one.what)">{{ one.what }}</v-btn>
         <span class="soft">{{ strongly(one.strength) }}, {{ SOURCES[one.source] }}</span>
       </li>
     </ul>
-    <p v-if="!open"><button class="plain" @click="without(undefined)">Say it without the word</button></p>
+    <p v-if="!open"><v-btn variant="text" @click="without(undefined)">Say it without the word</v-btn></p>
     <p v-if="meaning" class="soft">It means: {{ meaning }}.</p>
     <div v-if="open">
       <p class="soft named">
-        <label>Without <input class="field" maxlength="60" placeholder="anything it brings" :value="unwanted ?? ''" @change="unwanted = ($event.target as HTMLInputElement).value.trim() || undefined" /></label>
+        <v-text-field label="Without" maxlength="60" placeholder="anything it brings" :model-value="unwanted ?? ''" @change="unwanted = ($event.target as HTMLInputElement).value.trim() || undefined" />
         {{ unwanted ? '' : 'what drags in least comes first' }}
       </p>
       <ul v-if="ways.length">
         <li v-for="way in ways" :key="way.text">
-          <button v-if="use" class="plain way" @click="emit('use', way.text)">{{ way.text }}</button><span v-else class="way">{{ way.text }}</span>
+          <v-btn variant="text" v-if="use" @click="emit('use', way.text)" class="way">{{ way.text }}</v-btn><span v-else class="way">{{ way.text }}</span>
           <span class="soft source">{{ way.source }}{{ way.drags > 0.3 ? ', brings things of its own' : '' }}</span>
         </li>
       </ul>

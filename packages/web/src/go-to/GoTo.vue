@@ -112,20 +112,7 @@ function move(by: number): void {
 <template>
   <v-dialog v-model="open" :transition="false" max-width="620" aria-label="Go to" @after-leave="closed">
     <div class="dialog goto">
-      <input
-        ref="input"
-        v-model="typed"
-        class="field"
-        role="combobox"
-        aria-expanded="true"
-        aria-controls="targets"
-        aria-label="Go to a prompt, a view or an action"
-        :aria-activedescendant="targets.length ? `target-${at}` : undefined"
-        placeholder="A prompt, a view or an action"
-        @keydown.down.prevent="move(1)"
-        @keydown.up.prevent="move(-1)"
-        @keydown.enter.prevent="choose(targets[at])"
-      />
+      <v-text-field label="Go to a prompt, a view or an action" ref="input" v-model="typed" role="combobox" aria-expanded="true" aria-controls="targets" :aria-activedescendant="targets.length ? `target-${at}` : undefined" placeholder="A prompt, a view or an action" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="choose(targets[at])" />
       <ul id="targets" role="listbox" aria-label="Places and actions">
         <li v-for="(target, i) in targets" :id="`target-${i}`" :key="target.kind + target.id" role="option" :aria-selected="i === at" @mousemove="at = i" @click="choose(target)">
           <span>{{ target.name }}</span><span class="soft">{{ target.kind }}</span>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useEngines } from '../stores/engines.ts'
 import { freshCriterion } from './criterion-words.ts'
 import CriterionRow from './CriterionRow.vue'
+import { needed } from '../shared/field-rules.ts'
 
 /** A case: what the helper is given, and what a good answer must satisfy. */
 const props = defineProps<{ body: HelperBody; start: HelperCase }>()
@@ -23,30 +24,29 @@ const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 
 
 <template>
   <form class="case-form" @submit.prevent="problem || emit('save', one)">
-    <label class="labelled"><span>Name of the case</span><input v-model="one.name" class="field" maxlength="120" required /></label>
-    <label class="labelled"><span>The draft it is about</span><textarea v-model="one.text" class="field words" rows="3" maxlength="20000" /></label>
+    <v-text-field label="Name of the case" v-model="one.name" maxlength="120" :rules="[needed]" />
+    <v-textarea label="The draft it is about" v-model="one.text" rows="3" maxlength="20000" auto-grow class="words" />
     <div class="columns">
-      <label class="labelled"><span>Fixed words, a line each</span><textarea v-model="fixed" class="field" rows="2" /></label>
-      <label class="labelled"><span>Leave-out list, a line each</span><textarea v-model="leaveOut" class="field" rows="2" /></label>
-      <label class="labelled"><span>What the project has, a line each</span><textarea v-model="existing" class="field" rows="2" /></label>
+      <v-textarea label="Fixed words, a line each" v-model="fixed" rows="2" auto-grow />
+      <v-textarea label="Leave-out list, a line each" v-model="leaveOut" rows="2" auto-grow />
+      <v-textarea label="What the project has, a line each" v-model="existing" rows="2" auto-grow />
     </div>
     <div class="columns">
-      <label class="labelled"><span>Engine</span><select v-model="engine" class="field"><option value="">none in particular</option><option v-for="profile in engines.newest" :key="profile.id" :value="profile.id">{{ profile.name }}</option></select></label>
-      <label v-for="input in asksText" :key="input.key" class="labelled">
-        <span>{{ input.label }}</span>
-        <input v-if="input.kind === 'number'" v-model.number="one.values[input.key]" class="field" type="number" :min="input.min" :max="input.max" :placeholder="String(input.default)" />
-        <select v-else-if="input.kind === 'choice'" v-model="one.values[input.key]" class="field"><option v-for="value in input.values" :key="value">{{ value }}</option></select>
-        <input v-else v-model="one.values[input.key]" class="field" maxlength="4000" />
-      </label>
+      <v-select label="Engine" v-model="engine" :items="[{ title: 'none in particular', value: '' }, ...engines.newest.map((profile) => ({ title: profile.name, value: profile.id }))]" />
+      <template v-for="input in asksText" :key="input.key">
+        <v-text-field v-if="input.kind === 'number'" v-model.number="one.values[input.key]" :label="input.label" type="number" :min="input.min" :max="input.max" :placeholder="String(input.default)" />
+        <v-select v-else-if="input.kind === 'choice'" :model-value="String(one.values[input.key] ?? '')" :label="input.label" :items="input.values" @update:model-value="one.values[input.key] = $event ?? ''" />
+        <v-text-field v-else v-model="one.values[input.key]" :label="input.label" maxlength="4000" />
+      </template>
     </div>
     <fieldset>
       <legend>A good answer</legend>
       <ul>
         <CriterionRow v-for="(criterion, place) in one.criteria" :key="place" :model-value="criterion" @update:model-value="one.criteria = one.criteria.with(place, $event)" @remove="one.criteria = one.criteria.filter((_, i) => i !== place)" />
       </ul>
-      <p><button type="button" class="plain" @click="one.criteria = [...one.criteria, freshCriterion('no-stops')]">Add a criterion</button></p>
+      <p><v-btn variant="text" @click="one.criteria = [...one.criteria, freshCriterion('no-stops')]">Add a criterion</v-btn></p>
     </fieldset>
-    <p class="row-actions"><button class="do" :disabled="problem !== ''">Save the case</button><button type="button" class="quiet" @click="emit('cancel')">Leave it</button><span class="soft">{{ problem }}</span></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="problem !== ''" type="submit">Save the case</v-btn><v-btn @click="emit('cancel')">Leave it</v-btn><span class="soft">{{ problem }}</span></p>
   </form>
 </template>
 

@@ -51,13 +51,13 @@ const changed = (results: readonly (CaseResult | undefined)[]) => (results.lengt
 <template>
   <div class="run">
     <p v-if="going" class="row-actions" role="status">
-      <progress :value="over" :max="run.results.length" :aria-label="`${over} of ${run.results.length} answered`" />
+      <v-progress-linear :model-value="over" :max="run.results.length" :aria-label="`${over} of ${run.results.length} answered`" />
       <span>{{ over }} of {{ counted(run.results.length, 'answer') }}</span>
-      <button class="quiet" @click="emit('stop')">Stop</button>
+      <v-btn @click="emit('stop')">Stop</v-btn>
     </p>
     <p v-else class="soft">{{ sayWhen(run.askedAt) }}{{ run.stoppedAt ? ', stopped' : '' }}</p>
     <p v-if="run.sides.length === 2 && !going" class="sentence">{{ pairedSaid(counts, nameOf(0), nameOf(1).replace(/^V/, 'v')) }}</p>
-    <table>
+    <v-table>
       <thead>
         <tr>
           <th scope="col">Case</th>
@@ -67,7 +67,7 @@ const changed = (results: readonly (CaseResult | undefined)[]) => (results.lengt
       <tbody>
         <template v-for="row in rows" :key="row.id">
           <tr>
-            <th scope="row"><button class="plain" :aria-expanded="open === row.id" @click="open = open === row.id ? '' : row.id">{{ row.name }}</button><span v-if="changed(row.results)" class="change" :class="changed(row.results)">{{ ` ${changed(row.results)}` }}</span></th>
+            <th scope="row"><v-btn variant="text" :aria-expanded="open === row.id" @click="open = open === row.id ? '' : row.id">{{ row.name }}</v-btn><span v-if="changed(row.results)" class="change" :class="changed(row.results)">{{ ` ${changed(row.results)}` }}</span></th>
             <td v-for="(result, side) in row.results" :key="side" :class="{ failed: result?.passed === false, passed: result?.passed }">
               <p v-for="line in says(result)" :key="line">{{ line }}</p>
             </td>
@@ -78,7 +78,7 @@ const changed = (results: readonly (CaseResult | undefined)[]) => (results.lengt
           </tr>
         </template>
       </tbody>
-    </table>
+    </v-table>
   </div>
 </template>
 
@@ -140,8 +140,5 @@ pre {
   overflow: auto;
   padding: 8px;
   background: var(--wash);
-}
-progress {
-  accent-color: var(--accent);
 }
 </style>

@@ -77,36 +77,32 @@ const fresh = (): HelperCase => ({ name: '', text: '', fixed: [], leaveOut: [], 
       <li v-for="one in whole.cases" :key="one.id">
         <CaseForm v-if="writing?.id === one.id" :body="whole.helper.body" :start="writing.start" @save="keep" @cancel="writing = undefined" />
         <template v-else>
-          <button class="plain name" @click="writing = { id: one.id, start: one.case }">{{ one.case.name }}</button>
+          <v-btn variant="text" @click="writing = { id: one.id, start: one.case }" class="name">{{ one.case.name }}</v-btn>
           <span class="soft">{{ one.case.criteria.map(sayCriterion).join('; ') }}</span>
-          <button class="plain away" :aria-label="`Take the case ${one.case.name} away`" @click="takeAway(one)">Take away</button>
+          <v-btn variant="text" :aria-label="`Take the case ${one.case.name} away`" @click="takeAway(one)" class="away">Take away</v-btn>
         </template>
       </li>
       <li v-if="writing && !whole.cases.some(({ id: known }) => known === writing?.id)"><CaseForm :body="whole.helper.body" :start="writing.start" @save="keep" @cancel="writing = undefined" /></li>
     </ul>
-    <p class="row-actions"><button class="quiet" @click="add">Add a case</button></p>
+    <p class="row-actions"><v-btn @click="add">Add a case</v-btn></p>
 
     <form v-if="whole.cases.length" class="start" @submit.prevent="start">
-      <label class="labelled"><span>Run them on</span>
-        <span class="row-actions">
-          <select v-model.number="first.version" class="field" aria-label="Version"><option v-for="{ number } in whole.versions" :key="number" :value="number">version {{ number }}{{ number === whole.helper.current ? ', used' : '' }}</option></select>
-          <select v-model="first.model" class="field" aria-label="Model"><option v-for="{ profile } in models.usable" :key="profile.id" :value="profile.id">{{ profile.name }}</option></select>
+        <span class="row-actions"><span class="soft">Run them on</span>
+          <v-select label="Version" v-model.number="first.version" :items="whole.versions.map(({ number }) => ({ title: `version ${number}${number === whole.helper.current ? ', used' : ''}`, value: number }))" />
+          <v-select label="Model" v-model="first.model" :items="models.usable.map(({ profile }) => ({ title: profile.name, value: profile.id }))" />
         </span>
-      </label>
-      <label v-if="second" class="labelled"><span>and on</span>
-        <span class="row-actions">
-          <select v-model.number="second.version" class="field" aria-label="Second version"><option v-for="{ number } in whole.versions" :key="number" :value="number">version {{ number }}{{ number === whole.helper.current ? ', used' : '' }}</option></select>
-          <select v-model="second.model" class="field" aria-label="Second model"><option v-for="{ profile } in models.usable" :key="profile.id" :value="profile.id">{{ profile.name }}</option></select>
-          <button type="button" class="plain" @click="second = undefined">on one alone</button>
+        <span v-if="second" class="row-actions"><span class="soft">and on</span>
+          <v-select label="Second version" v-model.number="second.version" :items="whole.versions.map(({ number }) => ({ title: `version ${number}${number === whole.helper.current ? ', used' : ''}`, value: number }))" />
+          <v-select label="Second model" v-model="second.model" :items="models.usable.map(({ profile }) => ({ title: profile.name, value: profile.id }))" />
+          <v-btn variant="text" @click="second = undefined">on one alone</v-btn>
         </span>
-      </label>
-      <button v-else type="button" class="plain beside" @click="second = { ...first }">and beside it on another</button>
-      <span class="row-actions go"><button class="do" :disabled="alike || models.usable.length === 0">Run {{ counted(whole.cases.length * sides.length, 'case') }}</button><span class="soft">{{ alike ? 'Both are the same.' : `about ${cost}, to ${projects.current?.name ?? 'the first project'}` }}</span></span>
+      <v-btn variant="text" v-else @click="second = { ...first }" class="beside">and beside it on another</v-btn>
+      <span class="row-actions go"><v-btn color="primary" variant="flat" :disabled="alike || models.usable.length === 0" type="submit">Run {{ counted(whole.cases.length * sides.length, 'case') }}</v-btn><span class="soft">{{ alike ? 'Both are the same.' : `about ${cost}, to ${projects.current?.name ?? 'the first project'}` }}</span></span>
     </form>
 
     <template v-if="run">
       <p v-if="runs.length > 1" class="row-actions">
-        <label class="labelled"><span>Run</span><select v-model="shown" class="field"><option v-for="one in runs" :key="one.id" :value="one.id">{{ sayWhen(one.askedAt) }}: {{ one.sides.map(({ version, model }) => `version ${version}, ${models.find(model)?.name ?? model}`).join(' and ') }}</option></select></label>
+        <v-select v-model="shown" label="Run" :items="runs.map((one) => ({ title: `${sayWhen(one.askedAt)}: ${one.sides.map(({ version, model }) => `version ${version}, ${models.find(model)?.name ?? model}`).join(' and ')}`, value: one.id }))" />
       </p>
       <CaseRunTable :key="run.id" :run="run" @stop="stop(run)" />
     </template>

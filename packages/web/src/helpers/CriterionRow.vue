@@ -19,27 +19,25 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 
 <template>
   <li class="criterion">
-    <select class="field" aria-label="What a good answer must satisfy" :value="criterion.kind" @change="criterion = freshCriterion(textOf($event) as CriterionKind)">
-      <option v-for="(says, kind) in CRITERIA" :key="kind" :value="kind">{{ says }}</option>
-    </select>
+    <v-select label="What a good answer must satisfy" :model-value="criterion.kind" @update:model-value="criterion = freshCriterion($event as CriterionKind)" :items="Object.entries(CRITERIA).map(([kind, says]) => ({ title: says, value: kind }))" />
     <template v-if="criterion.kind === 'facets-present'">
-      <label v-if="!criterion.facets">of at least <input class="field number" type="number" min="1" max="12" :value="criterion.least" @input="change({ least: numberOf($event) })" /></label>
-      <span class="facets"><button v-for="facet in FACETS" :key="facet" type="button" class="plain" :aria-pressed="criterion.facets?.includes(facet) ?? false" @click="toggle(facet)">{{ facet }}</button></span>
+      <v-text-field v-if="!criterion.facets" label="Of at least" type="number" min="1" max="12" :model-value="criterion.least" @input="change({ least: numberOf($event) })" class="number" />
+      <span class="facets"><v-btn variant="text" v-for="facet in FACETS" :key="facet" :aria-pressed="criterion.facets?.includes(facet) ?? false" @click="toggle(facet)">{{ facet }}</v-btn></span>
     </template>
     <template v-else-if="criterion.kind === 'length-within'">
-      <label><input class="field number" type="number" min="0" aria-label="At least, in words" :value="criterion.least" @input="change({ least: numberOf($event) })" /> and</label>
-      <label><input class="field number" type="number" min="1" aria-label="At most, in words" :value="criterion.most" @input="change({ most: numberOf($event) })" /> words</label>
+      <v-text-field label="At least, in words" type="number" min="0" :model-value="criterion.least" @input="change({ least: numberOf($event) })" class="number" />
+      <v-text-field label="At most, in words" type="number" min="1" :model-value="criterion.most" @input="change({ most: numberOf($event) })" class="number" />
     </template>
-    <label v-else-if="criterion.kind === 'distinct'">so many: <input class="field number" type="number" min="1" max="40" :value="criterion.count" @input="criterion = numberOf($event) ? { kind: 'distinct', count: numberOf($event) } : { kind: 'distinct' }" /></label>
+    <v-text-field v-else-if="criterion.kind === 'distinct'" label="How many" type="number" min="1" max="40" :model-value="criterion.count" @input="criterion = numberOf($event) ? { kind: 'distinct', count: numberOf($event) } : { kind: 'distinct' }" class="number" />
     <template v-else-if="criterion.kind === 'near-example'">
-      <select class="field" aria-label="Near or far" :value="String(criterion.near)" @change="change({ near: textOf($event) === 'true' })"><option value="true">near</option><option value="false">far from</option></select>
-      <input class="field wide" aria-label="The example" :value="criterion.example" @input="change({ example: textOf($event) })" />
+      <v-select label="Near or far" :model-value="String(criterion.near)" @update:model-value="change({ near: $event === 'true' })" :items="[{ title: 'near', value: 'true' }, { title: 'far from', value: 'false' }]" />
+      <v-text-field label="The example" :model-value="criterion.example" @input="change({ example: textOf($event) })" class="wide" />
     </template>
     <template v-else-if="criterion.kind === 'says'">
-      <select class="field" aria-label="Says or never" :value="String(criterion.never)" @change="change({ never: textOf($event) === 'true' })"><option value="false">says</option><option value="true">never says</option></select>
-      <input class="field wide" aria-label="The words" :value="criterion.words" @input="change({ words: textOf($event) })" />
+      <v-select label="Says or never" :model-value="String(criterion.never)" @update:model-value="change({ never: $event === 'true' })" :items="[{ title: 'says', value: 'false' }, { title: 'never says', value: 'true' }]" />
+      <v-text-field label="The words" :model-value="criterion.words" @input="change({ words: textOf($event) })" class="wide" />
     </template>
-    <button type="button" class="plain remove" @click="emit('remove')">Take away</button>
+    <v-btn variant="text" @click="emit('remove')" class="remove">Take away</v-btn>
   </li>
 </template>
 

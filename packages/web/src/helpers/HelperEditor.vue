@@ -2,6 +2,8 @@
 import { ANSWERS, type AnswerKind, type HelperBody, type HelperInput, instructionProblems, SLOTS } from '@idolon/core/helper'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useModels } from '../stores/models.ts'
+import { needed } from '../shared/field-rules.ts'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** Writes the next version of a helper: its instruction with slots, what it asks for, the shape of its answer. */
 const props = defineProps<{ body: HelperBody; isNew?: boolean }>()
@@ -48,45 +50,44 @@ const unsound = computed(() => problems.value.length > 0 || body.value.name.trim
 <template>
   <form class="editor" @submit.prevent="unsound || emit('save', body, why.trim(), use)">
     <div class="pair">
-      <label class="labelled"><span>Name</span><input v-model="body.name" class="field" maxlength="60" required /></label>
-      <label class="labelled"><span>What it does, in a sentence</span><input v-model="body.does" class="field" maxlength="300" /></label>
+      <v-text-field label="Name" v-model="body.name" maxlength="60" :rules="[needed]" />
+      <v-text-field label="What it does, in a sentence" v-model="body.does" maxlength="300" />
     </div>
-    <label class="labelled"><span>Instruction</span><textarea ref="area" v-model="body.instruction" class="field exact" rows="16" maxlength="20000" spellcheck="true" /></label>
+    <v-textarea label="Instruction" ref="area" v-model="body.instruction" rows="16" maxlength="20000" spellcheck="true" auto-grow class="exact" />
     <ul v-if="problems.length" class="problems" role="alert"><li v-for="one in problems" :key="`${one.at} ${one.says}`">Line {{ lineOf(one.at) }}: {{ one.says }}</li></ul>
-    <details>
-      <summary>Slots it may name</summary>
-      <ul class="slots"><li v-for="slot in slots" :key="slot.name"><button type="button" class="plain exact" @click="put(slot.name)">{{ '{' + '{ ' + slot.name + ' }' + '}' }}</button> <span class="soft">{{ slot.says }}</span></li></ul>
+    <FoldOut title="Slots it may name">
+      <ul class="slots"><li v-for="slot in slots" :key="slot.name"><v-btn variant="text" @click="put(slot.name)" class="exact">{{ '{' + '{ ' + slot.name + ' }' + '}' }}</v-btn> <span class="soft">{{ slot.says }}</span></li></ul>
       <p class="soft">A part between {{ '{' + '{#name}' + '}' }} and {{ '{' + '{/name}' + '}' }} goes when the slot is empty. What comes from a draft or from fields stands between tags as material; the model is told to follow nothing that stands there.</p>
-    </details>
+    </FoldOut>
     <fieldset>
       <legend>What it asks for</legend>
       <ul>
         <li v-for="(input, place) in body.inputs" :key="place" class="input">
-          <input v-model="input.key" class="field key" aria-label="Name of the slot" maxlength="30" />
-          <input v-model="input.label" class="field" aria-label="Label" maxlength="60" />
-          <select class="field" aria-label="Kind" :value="input.kind" @change="kindOf(place, ($event.target as HTMLSelectElement).value as HelperInput['kind'])"><option v-for="(says, kind) in KINDS" :key="kind" :value="kind">{{ says }}</option></select>
-          <span v-if="input.kind === 'number'" class="row-actions"><input v-model.number="input.min" class="field number" type="number" aria-label="From" /> to <input v-model.number="input.max" class="field number" type="number" aria-label="To" /> usually <input v-model.number="input.default" class="field number" type="number" aria-label="Usually" /></span>
-          <input v-else-if="input.kind === 'choice'" class="field wide" aria-label="Choices, with commas" :value="input.values.join(', ')" @change="choices(place, ($event.target as HTMLInputElement).value)" />
-          <input v-else-if="input.kind === 'text'" v-model="input.default" class="field wide" aria-label="What stands there at first" placeholder="nothing at first" />
-          <button type="button" class="plain" @click="body.inputs = body.inputs.filter((_, i) => i !== place)">Take away</button>
+          <v-text-field label="Name of the slot" v-model="input.key" maxlength="30" class="key" />
+          <v-text-field label="Label" v-model="input.label" maxlength="60" />
+          <v-select label="Kind" :model-value="input.kind" @update:model-value="kindOf(place, $event as HelperInput['kind'])" :items="Object.entries(KINDS).map(([kind, says]) => ({ title: says, value: kind }))" />
+          <span v-if="input.kind === 'number'" class="row-actions"><v-text-field label="From" v-model.number="input.min" type="number" class="number" /> to <v-text-field label="To" v-model.number="input.max" type="number" class="number" /> usually <v-text-field label="Usually" v-model.number="input.default" type="number" class="number" /></span>
+          <v-text-field label="Choices, with commas" v-else-if="input.kind === 'choice'" :model-value="input.values.join(', ')" @change="choices(place, ($event.target as HTMLInputElement).value)" class="wide" />
+          <v-text-field label="What stands there at first" v-else-if="input.kind === 'text'" v-model="input.default" placeholder="nothing at first" class="wide" />
+          <v-btn variant="text" @click="body.inputs = body.inputs.filter((_, i) => i !== place)">Take away</v-btn>
         </li>
       </ul>
-      <p><button type="button" class="plain" @click="addInput">Ask for one thing more</button></p>
+      <p><v-btn variant="text" @click="addInput">Ask for one thing more</v-btn></p>
     </fieldset>
     <div class="pair">
-      <label class="labelled"><span>Shape of the answer</span><select v-model="body.answer" class="field"><option v-for="(shape, kind) in ANSWERS" :key="kind" :value="kind as AnswerKind">{{ shape.says }}</option></select></label>
-      <label class="labelled"><span>Model</span><select v-model="body.model" class="field"><option :value="null">the one the writer uses</option><option v-for="{ profile } in models.all" :key="profile.id" :value="profile.id">{{ profile.name }}</option></select></label>
-      <label class="labelled"><span>How freely, 0 to 2</span><input v-model.number="body.temperature" class="field number" type="number" min="0" max="2" step="0.1" /></label>
+      <v-select label="Shape of the answer" v-model="body.answer" :items="Object.entries(ANSWERS).map(([kind, shape]) => ({ title: shape.says, value: kind as AnswerKind }))" />
+      <v-select label="Model" v-model="body.model" :items="[{ title: 'the one the writer uses', value: null }, ...models.all.map(({ profile }) => ({ title: profile.name, value: profile.id }))]" />
+      <v-text-field label="How freely, 0 to 2" v-model.number="body.temperature" type="number" min="0" max="2" step="0.1" class="number" />
     </div>
     <div class="pair">
-      <label class="labelled"><span>Examples, with --- between them</span><textarea v-model="examples" class="field" rows="3" /></label>
-      <label class="labelled"><span>Tags, with commas</span><input v-model="tags" class="field" /></label>
+      <v-textarea label="Examples, with --- between them" v-model="examples" rows="3" auto-grow />
+      <v-text-field label="Tags, with commas" v-model="tags" />
     </div>
     <div class="keep">
-      <label class="labelled"><span>Why this version</span><input v-model="why" class="field" maxlength="2000" placeholder="what it is to do better" /></label>
-      <label><input v-model="use" type="checkbox" /> use it from now on</label>
-      <button class="do" :disabled="unsound || !changed">{{ isNew ? 'Make the helper' : 'Save as a new version' }}</button>
-      <button type="button" class="quiet" @click="emit('cancel')">Leave it</button>
+      <v-text-field label="Why this version" v-model="why" maxlength="2000" placeholder="what it is to do better" />
+      <v-checkbox label="use it from now on" v-model="use" />
+      <v-btn color="primary" variant="flat" :disabled="unsound || !changed" type="submit">{{ isNew ? 'Make the helper' : 'Save as a new version' }}</v-btn>
+      <v-btn @click="emit('cancel')">Leave it</v-btn>
     </div>
   </form>
 </template>
@@ -155,9 +156,5 @@ legend {
 .problems {
   padding-left: 11px;
   border-left: 2px solid var(--accent);
-}
-summary {
-  cursor: pointer;
-  width: max-content;
 }
 </style>

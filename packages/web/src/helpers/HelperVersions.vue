@@ -21,7 +21,7 @@ const used = computed(() => props.whole.versions.find(({ number }) => number ===
         <SavedText class="why" :value="version.why" :label="`Why version ${version.number}`" :maxlength="2000" placeholder="why it was made" @save="emit('why', version.number, $event)" />
         <time class="soft" :datetime="version.madeAt" :title="sayExactly(version.madeAt)">{{ sayWhen(version.madeAt) }}</time>
         <span v-if="version.number === whole.helper.current" class="kept">used</span>
-        <span v-else class="row-actions"><button class="plain" @click="emit('use', version)">Use it</button><button class="plain" :aria-expanded="open === version.number" @click="open = open === version.number ? 0 : version.number">What differs from the one used</button></span>
+        <span v-else class="row-actions"><v-btn variant="text" @click="emit('use', version)">Use it</v-btn><v-btn variant="text" :aria-expanded="open === version.number" @click="open = open === version.number ? 0 : version.number">What differs from the one used</v-btn></span>
         <div v-if="open === version.number && used" class="differs exact"><WordDiff :before="used.body.instruction" :after="version.body.instruction" /></div>
       </li>
     </ol>

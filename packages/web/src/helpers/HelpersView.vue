@@ -15,6 +15,7 @@ import { useModels } from '../stores/models.ts'
 import CaseSection from './CaseSection.vue'
 import HelperEditor from './HelperEditor.vue'
 import HelperVersions from './HelperVersions.vue'
+import { JSON_FILES, usePickFiles } from '../shared/pick-files.ts'
 
 /** The instructions to language models: what each is told, its versions, and how well it does on its cases. */
 const route = useRoute()
@@ -23,7 +24,6 @@ const helpers = useHelpers()
 const notices = useNotices()
 const task = useTask()
 void Promise.all([helpers.load(), useModels().load(), useEngines().load()]).catch(notices.showError)
-const file = useTemplateRef<HTMLInputElement>('file')
 const whole = shallowRef<HelperWhole>()
 const writing = shallowRef<{ body: HelperBody; isNew: boolean }>()
 const id = computed(() => String(route.params['helper'] ?? '') || helpers.all[0]?.id)
@@ -78,11 +78,9 @@ const copy = (one: HelperWhole) => {
   const given = exportOf(one)
   return add({ ...given, helpers: given.helpers.map((each) => ({ ...each, why: `A copy of ${one.helper.body.name}, version ${one.helper.current}.` })) })
 }
-async function bringIn(input: HTMLInputElement): Promise<void> {
-  const [given] = input.files ?? []
-  if (!given) return
+const pickFile = usePickFiles({ accept: JSON_FILES }, ([given]) => void (given && importFile(given)))
+async function importFile(given: File): Promise<void> {
   const text = await given.text()
-  input.value = ''
   let value: unknown
   try {
     value = JSON.parse(text)
@@ -116,9 +114,8 @@ const remove = ({ id: which, body }: Helper) =>
     <header>
       <h1 class="view-title">Helpers <span class="scope">for all projects</span></h1>
       <p class="finding">
-        <button class="quiet" @click="writing = { body: BLANK, isNew: true }">Add a helper</button>
-        <button class="plain" @click="file?.click()">Bring helpers in</button>
-        <input ref="file" type="file" accept="application/json,.json" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="bringIn($event.target as HTMLInputElement)" />
+        <v-btn @click="writing = { body: BLANK, isNew: true }">Add a helper</v-btn>
+        <v-btn variant="text" @click="pickFile()">Bring helpers in</v-btn>
       </p>
     </header>
     <div class="columns">
@@ -136,10 +133,10 @@ const remove = ({ id: which, body }: Helper) =>
         <p class="does">{{ whole.helper.body.does }}</p>
         <pre class="exact instruction" tabindex="0" aria-label="Instruction">{{ whole.helper.body.instruction }}</pre>
         <p class="row-actions">
-          <button class="quiet" @click="writing = { body: whole.helper.body, isNew: false }">Change it</button>
-          <button class="plain" @click="copy(whole)">Copy</button>
-          <button class="plain" @click="takeOut(whole)">Export as JSON</button>
-          <button v-if="!whole.helper.shipped" class="plain" @click="remove(whole.helper)">Delete</button>
+          <v-btn @click="writing = { body: whole.helper.body, isNew: false }">Change it</v-btn>
+          <v-btn variant="text" @click="copy(whole)">Copy</v-btn>
+          <v-btn variant="text" @click="takeOut(whole)">Export as JSON</v-btn>
+          <v-btn variant="text" v-if="!whole.helper.shipped" @click="remove(whole.helper)">Delete</v-btn>
         </p>
         <CaseSection :key="whole.helper.id" :whole="whole" @changed="whole = $event" />
         <HelperVersions :whole="whole" @use="use" @why="sayWhy" />

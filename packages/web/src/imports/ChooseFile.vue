@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Encoding } from '@idolon/core'
-import { ref, useTemplateRef } from 'vue'
+import { ref } from 'vue'
+import { usePickFiles } from '../shared/pick-files.ts'
 
 /** Where prompts come from: a file, several, a folder of texts, or what is dropped here. */
 const props = defineProps<{ reading: boolean; /** What was wrong with the last one. */ problem: string }>()
@@ -8,16 +9,14 @@ const emit = defineEmits<{ choose: [files: File[], encoding: Encoding | ''] }>()
 const ENCODINGS: readonly [Encoding | '', string][] = [['', 'as the file says, else UTF-8'], ['windows-1252', 'Western European (Windows)'], ['macintosh', 'Western European (old Mac)'], ['utf-16le', 'UTF-16'], ['shift_jis', 'Japanese (Shift JIS)'], ['gb18030', 'Chinese (GB 18030)']]
 const encoding = ref<Encoding | ''>('')
 const over = ref(false)
-const file = useTemplateRef<HTMLInputElement>('file')
-const folder = useTemplateRef<HTMLInputElement>('folder')
-function chosen(list: FileList | null | undefined): void {
-  const files = [...(list ?? [])]
+const chosen = (files: File[]) => {
   if (files.length && !props.reading) emit('choose', files, encoding.value)
-  for (const input of [file.value, folder.value]) if (input) input.value = ''
 }
+const pickFile = usePickFiles({ accept: '.zip,.csv,.tsv,.json,.jsonl,.ndjson,.md,.markdown,.txt', multiple: true }, chosen)
+const pickFolder = usePickFiles({ directory: true, multiple: true }, chosen)
 function dropped(event: DragEvent): void {
   over.value = false
-  chosen(event.dataTransfer?.files)
+  chosen([...(event.dataTransfer?.files ?? [])])
 }
 </script>
 
@@ -25,13 +24,11 @@ function dropped(event: DragEvent): void {
   <section class="choose" :class="{ over }" aria-label="Where prompts come from" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
     <p>A bundle of Idolon’s, CSV, JSON, Markdown, or plain texts, a prompt a file. Nothing is brought in before you have seen what is in it.</p>
     <p class="row-actions">
-      <button class="do" :disabled="reading" @click="file?.click()">Choose a file</button>
-      <button class="quiet" :disabled="reading" @click="folder?.click()">Choose a folder of texts</button>
+      <v-btn color="primary" variant="flat" :disabled="reading" @click="pickFile()">Choose a file</v-btn>
+      <v-btn :disabled="reading" @click="pickFolder()">Choose a folder of texts</v-btn>
       <span class="soft">or drop files here</span>
-      <label class="end">Encoding <select v-model="encoding" class="field"><option v-for="[name, said] in ENCODINGS" :key="name" :value="name">{{ said }}</option></select></label>
+      <v-select label="Encoding" v-model="encoding" :items="ENCODINGS.map(([name, said]) => ({ title: said, value: name }))" class="end" />
     </p>
-    <input ref="file" class="hidden" type="file" multiple accept=".zip,.csv,.tsv,.json,.jsonl,.ndjson,.md,.markdown,.txt" aria-label="File of prompts" tabindex="-1" @change="chosen(($event.target as HTMLInputElement).files)" />
-    <input ref="folder" class="hidden" type="file" webkitdirectory aria-label="Folder of texts" tabindex="-1" @change="chosen(($event.target as HTMLInputElement).files)" />
     <p v-if="reading" role="status">Reading the file …</p>
     <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>
   </section>
@@ -46,9 +43,6 @@ function dropped(event: DragEvent): void {
 }
 .choose.over {
   border-color: var(--accent);
-}
-.hidden {
-  display: none;
 }
 .end {
   margin-left: auto;

@@ -15,21 +15,18 @@ function set(column: number, field: Field | ''): void {
 </script>
 
 <template>
-  <table class="columns">
+  <v-table class="columns">
     <thead><tr><th scope="col">Column of the file</th><th scope="col">is a prompt’s</th><th scope="col">First in it</th></tr></thead>
     <tbody>
       <tr v-for="({ name, sample }, i) in columns" :key="i">
         <th scope="row">{{ name }}</th>
         <td>
-          <select class="field" :aria-label="`${name} is`" :value="isOf[i]" @change="set(i, ($event.target as HTMLSelectElement).value as Field | '')">
-            <option value="">— nothing, left out</option>
-            <option v-for="field in FIELDS" :key="field" :value="field">{{ SAID[field] }}</option>
-          </select>
+          <v-select :aria-label="`${name} is`" :model-value="isOf[i] ?? ''" @update:model-value="set(i, $event as Field | '')" :items="[{ title: '— nothing, left out', value: '' }, ...FIELDS.map((field) => ({ title: SAID[field], value: field }))]" />
         </td>
         <td class="sample soft" :title="sample">{{ sample }}</td>
       </tr>
     </tbody>
-  </table>
+  </v-table>
   <p v-if="mapping.text === undefined" class="soft" role="alert">Say which column is the text; without one nothing can come in.</p>
 </template>
 

@@ -94,21 +94,21 @@ const leave = () =>
       <p class="titled"><strong>{{ file.name }}</strong> <span class="soft">{{ KINDS[file.format] }}, {{ counted(file.rows, 'entry', 'entries') }}</span></p>
       <template v-if="file.state === 'done'">
         <p role="status">{{ counted(file.made ?? 0, 'prompt is', 'prompts are') }} on the Shelf{{ file.tag ? `, tagged “${file.tag}”` : '' }}. What they say and mean is read in the background; by their words they are found at once.</p>
-        <p class="row-actions"><RouterLink class="do" :to="{ path: '/shelf', query: file.tag ? { tag: file.tag } : {} }">See them</RouterLink><button class="quiet" @click="leave">Bring in more</button></p>
+        <p class="row-actions"><v-btn color="primary" variant="flat" :to="{ path: '/shelf', query: file.tag ? { tag: file.tag } : {} }">See them</v-btn><v-btn @click="leave">Bring in more</v-btn></p>
       </template>
       <template v-else-if="file.state === 'asked'">
         <p role="status">Coming in: {{ file.progress.toLocaleString('en') }} of {{ coming.toLocaleString('en') }} written. They are there when all of them are; you can go elsewhere meanwhile.</p>
-        <progress :value="file.progress" :max="Math.max(1, coming)" aria-label="Prompts written" />
+        <v-progress-linear :model-value="file.progress" :max="Math.max(1, coming)" aria-label="Prompts written" />
       </template>
       <template v-else>
         <p v-if="file.problem" class="problem" role="alert">{{ file.problem }}</p>
         <ColumnsTable v-if="file.columns.length" :columns="file.columns" :mapping="mapping" @map="mapping = $event" />
         <form class="how" @submit.prevent="start">
-          <label>Into <select v-model="project" class="field"><option v-if="saysProject" value="">the projects the file names</option><option v-for="one in projects.open" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
-          <label>Tag them all <input v-model="tag" class="field" maxlength="60" placeholder="no tag" /></label>
-          <label v-if="preview?.duplicates.count"><input v-model="duplicates" type="checkbox" /> {{ preview.duplicates.count === 1 ? 'the one that is here already too' : `the ${preview.duplicates.count.toLocaleString('en')} that are here already too` }}</label>
-          <button class="do" :disabled="!preview || looking || coming === 0 || (!saysProject && !project)">{{ coming ? `Bring in ${counted(coming, 'prompt')}` : 'Nothing to bring in' }}</button>
-          <button type="button" class="quiet" @click="leave">Leave it</button>
+          <v-select label="Into" v-model="project" :items="[...(saysProject ? [{ title: 'the projects the file names', value: '' }] : []), ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
+          <v-text-field label="Tag them all" v-model="tag" maxlength="60" placeholder="no tag" />
+          <v-checkbox v-if="preview?.duplicates.count" :label="preview.duplicates.count === 1 ? 'the one that is here already too' : `the ${preview.duplicates.count.toLocaleString('en')} that are here already too`" v-model="duplicates" />
+          <v-btn color="primary" variant="flat" :disabled="!preview || looking || coming === 0 || (!saysProject && !project)" type="submit">{{ coming ? `Bring in ${counted(coming, 'prompt')}` : 'Nothing to bring in' }}</v-btn>
+          <v-btn @click="leave">Leave it</v-btn>
         </form>
         <p v-if="looking || !preview" role="status">Looking through it …</p>
         <ComingList v-if="preview" :preview="preview" :duplicates-too="duplicates" />
@@ -130,9 +130,6 @@ const leave = () =>
   gap: 10px 18px;
   padding: 12px 0;
   border-block: 1px solid var(--rule);
-}
-progress {
-  width: 320px;
 }
 .problem {
   padding-left: 12px;

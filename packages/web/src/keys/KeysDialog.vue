@@ -31,14 +31,14 @@ function setKey(verdict: Verdict, event: Event): void {
         </section>
         <section>
           <h2>Letters</h2>
-          <label class="switch"><input v-model="letterKeys" type="checkbox" /> Single letters act on the picture or phrase that has the focus</label>
+          <v-checkbox label="Single letters act on the picture or phrase that has the focus" v-model="letterKeys" class="switch" />
           <p v-for="verdict in VERDICTS" :key="verdict" class="letter">
             <label :for="`key-${verdict}`">{{ verdict }}</label>
-            <input :id="`key-${verdict}`" class="field" :value="verdictKeys[verdict]" :disabled="!letterKeys" maxlength="2" size="2" @change="setKey(verdict, $event)" />
+            <v-text-field :id="`key-${verdict}`" :model-value="verdictKeys[verdict]" :disabled="!letterKeys" maxlength="2" size="2" @change="setKey(verdict, $event)" />
           </p>
         </section>
       </div>
-      <button class="quiet" @click="open = false">Close</button>
+      <v-btn @click="open = false">Close</v-btn>
     </div>
   </v-dialog>
 </template>

@@ -2,6 +2,8 @@
 import { FACETS, type Facet, type MannerBody, type MannerFacet } from '@idolon/core'
 import { computed, ref } from 'vue'
 import { useProjects } from '../stores/projects.ts'
+import { needed } from '../shared/field-rules.ts'
+import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
 /** What a manner is, to be read and corrected: order, length, what is always said, favourite terms, punctuation. */
 const props = defineProps<{ body: MannerBody; projectId: string | null; isNew: boolean }>()
@@ -25,9 +27,8 @@ function move(place: number, by: number): void {
   body.value.facets = list
 }
 const terms = (facet: Facet, text: string) => change(facet, { terms: [...new Set(text.split(';').map((one) => one.trim().slice(0, 300)).filter(Boolean))].slice(0, 40) })
-function addFacet(select: HTMLSelectElement): void {
-  const facet = FACETS.find((one) => one === select.value)
-  select.value = ''
+function addFacet(name: string): void {
+  const facet = FACETS.find((one) => one === name)
   if (facet) body.value.facets = [...body.value.facets, { facet, share: 1, words: 2, joined: false, terms: [] }]
 }
 const rising = computed(() => body.value.words.low <= body.value.words.middle && body.value.words.middle <= body.value.words.high)
@@ -37,30 +38,30 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
 <template>
   <form class="manner" @submit.prevent="save">
     <div class="pair">
-      <label class="labelled"><span>Name</span><input v-model="body.name" class="field" maxlength="120" required /></label>
-      <label class="labelled"><span>For</span><select v-model="project" class="field"><option value="">all projects</option><option v-for="one in projects.open" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
-      <label class="labelled"><span>Written as</span><select v-model="body.style" class="field"><option value="list">a list</option><option value="sentences">sentences</option></select></label>
-      <label v-if="body.style === 'list'" class="labelled"><span>Between its parts</span><select v-model="body.separator" class="field"><option v-for="[sign, name] in SEPARATORS" :key="name" :value="sign">{{ name }}</option></select></label>
+      <v-text-field label="Name" v-model="body.name" maxlength="120" :rules="[needed]" />
+      <v-select label="For" v-model="project" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
+      <v-select label="Written as" v-model="body.style" :items="[{ title: 'a list', value: 'list' }, 'sentences']" />
+      <v-select v-if="body.style === 'list'" label="Between its parts" v-model="body.separator" :items="SEPARATORS.map(([sign, name]) => ({ title: name, value: sign }))" />
     </div>
     <p class="row-actions">
-      <span>Words: shortest <input v-model.number="body.words.low" class="field number" type="number" min="1" max="2000" aria-label="Shortest, in words" /> usual <input v-model.number="body.words.middle" class="field number" type="number" min="1" max="2000" aria-label="Usual length, in words" /> longest <input v-model.number="body.words.high" class="field number" type="number" min="1" max="2000" aria-label="Longest, in words" /></span>
-      <template v-if="body.style === 'list'"><label><input v-model="body.capital" type="checkbox" /> begins with a capital</label><label><input v-model="body.stop" type="checkbox" /> ends with a full stop</label></template>
+      <span>Words: shortest <v-text-field label="Shortest, in words" v-model.number="body.words.low" type="number" min="1" max="2000" class="number" /> usual <v-text-field label="Usual length, in words" v-model.number="body.words.middle" type="number" min="1" max="2000" class="number" /> longest <v-text-field label="Longest, in words" v-model.number="body.words.high" type="number" min="1" max="2000" class="number" /></span>
+      <template v-if="body.style === 'list'"><v-checkbox label="begins with a capital" v-model="body.capital" /><v-checkbox label="ends with a full stop" v-model="body.stop" /></template>
     </p>
     <p v-if="!rising" class="problem" role="alert">Lengths go up: shortest, usual, longest.</p>
-    <table>
+    <v-table>
       <thead><tr><th scope="col">In this order</th><th scope="col">How often</th><th scope="col">Favourite terms, with semicolons</th><th scope="col"><span class="visually-hidden">Move</span></th></tr></thead>
       <tbody>
         <tr v-for="(one, i) in body.facets" :key="one.facet">
           <th scope="row">{{ one.facet }}</th>
-          <td><input class="field number" type="number" min="0" max="100" step="5" :value="Math.round(one.share * 100)" :aria-label="`How often ${one.facet} is said, in a hundred`" @change="change(one.facet, { share: Math.min(1, Math.max(0, Number(($event.target as HTMLInputElement).value) / 100 || 0)) })" /> %</td>
-          <td><input class="field terms" :value="one.terms.join('; ')" :aria-label="`Favourite terms for ${one.facet}`" @change="terms(one.facet, ($event.target as HTMLInputElement).value)" /></td>
-          <td><span class="row-actions moves"><button type="button" class="plain" :disabled="i === 0" :aria-label="`${one.facet} earlier`" @click="move(i, -1)">Up</button><button type="button" class="plain" :disabled="i === body.facets.length - 1" :aria-label="`${one.facet} later`" @click="move(i, 1)">Down</button><button type="button" class="plain" :aria-label="`Never ${one.facet}`" @click="body.facets = body.facets.filter((other) => other !== one)">Leave out</button></span></td>
+          <td><v-text-field :aria-label="`How often ${one.facet} is said, in a hundred`" type="number" min="0" max="100" step="5" :model-value="Math.round(one.share * 100)" @change="change(one.facet, { share: Math.min(1, Math.max(0, Number(($event.target as HTMLInputElement).value) / 100 || 0)) })" class="number" /> %</td>
+          <td><v-text-field :aria-label="`Favourite terms for ${one.facet}`" :model-value="one.terms.join('; ')" @change="terms(one.facet, ($event.target as HTMLInputElement).value)" class="terms" /></td>
+          <td><span class="row-actions moves"><v-btn variant="text" :disabled="i === 0" :aria-label="`${one.facet} earlier`" @click="move(i, -1)">Up</v-btn><v-btn variant="text" :disabled="i === body.facets.length - 1" :aria-label="`${one.facet} later`" @click="move(i, 1)">Down</v-btn><v-btn variant="text" :aria-label="`Never ${one.facet}`" @click="body.facets = body.facets.filter((other) => other !== one)">Leave out</v-btn></span></td>
         </tr>
       </tbody>
-    </table>
-    <p v-if="unsaid.length"><select class="field" aria-label="Say another facet" @change="addFacet($event.target as HTMLSelectElement)"><option value="">Say another facet …</option><option v-for="facet in unsaid" :key="facet">{{ facet }}</option></select></p>
-    <label class="labelled"><span>Always said, word for word, one a line</span><textarea v-model.lazy="always" class="field always" rows="3" /></label>
-    <p class="row-actions"><button class="do" :disabled="!body.name.trim() || !rising">{{ isNew ? 'Keep the manner' : 'Keep the correction' }}</button><button type="button" class="quiet" @click="emit('cancel')">Leave it</button></p>
+    </v-table>
+    <p v-if="unsaid.length"><ChoiceMenu label="Say another facet" :items="unsaid.map((facet) => ({ title: facet, value: facet }))" @choose="addFacet" /></p>
+    <v-textarea label="Always said, word for word, one a line" v-model.lazy="always" rows="3" auto-grow class="always" />
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!body.name.trim() || !rising" type="submit">{{ isNew ? 'Keep the manner' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Leave it</v-btn></p>
   </form>
 </template>
 
@@ -76,9 +77,6 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
 }
 .number {
   width: 70px;
-}
-table {
-  border-collapse: collapse;
 }
 th,
 td {

@@ -93,7 +93,7 @@ useActions(() => [{ name: 'Learn a manner from prompts', words: 'style voice ton
     <header>
       <h1 class="view-title">Manners <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
       <ShelfParts />
-      <p class="row-actions"><button class="quiet" @click="(writing = undefined), (learning = '')">Learn one from prompts</button></p>
+      <p class="row-actions"><v-btn @click="(writing = undefined), (learning = '')">Learn one from prompts</v-btn></p>
     </header>
     <div class="columns">
       <nav aria-label="Manners">
@@ -104,12 +104,12 @@ useActions(() => [{ name: 'Learn a manner from prompts', words: 'style voice ton
         </ul>
       </nav>
       <form v-if="learning !== undefined" class="learn" @submit.prevent="learn">
-        <label class="labelled"><span>{{ MIN_EXAMPLES }} to {{ MAX_EXAMPLES }} prompts that are written as you want it, with an empty line between them ({{ Math.min(texts.length, MAX_EXAMPLES) }})</span><textarea v-model="learning" class="field" rows="14" maxlength="200000" /></label>
+        <v-textarea :label="`${MIN_EXAMPLES} to ${MAX_EXAMPLES} prompts that are written as you want it, with an empty line between them (${Math.min(texts.length, MAX_EXAMPLES)})`" v-model="learning" rows="14" maxlength="200000" auto-grow />
         <p v-if="texts.length > MAX_EXAMPLES" class="soft">Only the first {{ MAX_EXAMPLES }} are taken.</p>
         <p class="row-actions">
-          <button class="do" :disabled="texts.length < MIN_EXAMPLES">Learn from {{ counted(Math.min(texts.length, MAX_EXAMPLES), 'prompt') }}</button>
-          <button type="button" class="quiet" @click="addProven">Add the project’s proven prompts</button>
-          <button type="button" class="plain" @click="learning = undefined">Leave it</button>
+          <v-btn color="primary" variant="flat" :disabled="texts.length < MIN_EXAMPLES" type="submit">Learn from {{ counted(Math.min(texts.length, MAX_EXAMPLES), 'prompt') }}</v-btn>
+          <v-btn @click="addProven">Add the project’s proven prompts</v-btn>
+          <v-btn variant="text" @click="learning = undefined">Leave it</v-btn>
         </p>
       </form>
       <MannerEditor v-else-if="writing" :key="writing.id" :body="writing.body" :project-id="writing.projectId" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
@@ -117,15 +117,15 @@ useActions(() => [{ name: 'Learn a manner from prompts', words: 'style voice ton
         <h2 class="titled">{{ manner.body.name }} <span class="soft">{{ manner.projectId ? projects.byId(manner.projectId)?.name : 'for all projects' }}; learned from {{ counted(manner.body.examples.length, 'prompt') }}</span></h2>
         <p class="told">{{ mannerInWords(manner.body) }}</p>
         <p class="row-actions">
-          <button class="plain" @click="writing = { id: manner.id, body: manner.body, projectId: manner.projectId, isNew: false }">Correct it</button>
-          <button class="plain" @click="learning = manner.body.examples.join('\n\n')">Learn again from its prompts</button>
-          <button class="plain" @click="remove(manner)">Delete</button>
+          <v-btn variant="text" @click="writing = { id: manner.id, body: manner.body, projectId: manner.projectId, isNew: false }">Correct it</v-btn>
+          <v-btn variant="text" @click="learning = manner.body.examples.join('\n\n')">Learn again from its prompts</v-btn>
+          <v-btn variant="text" @click="remove(manner)">Delete</v-btn>
         </p>
         <WriteInManner :key="manner.id + (begun ?? '')" :manner="manner" :reading="reading" :begun="begun" />
       </article>
       <div v-else-if="all">
         <p>No manner yet. Give {{ MIN_EXAMPLES }} to {{ MAX_EXAMPLES }} prompts that are written as you want it; what they have in common becomes a manner that any word can be written in.</p>
-        <p><button class="do" @click="learning = ''">Learn one from prompts</button></p>
+        <p><v-btn color="primary" variant="flat" @click="learning = ''">Learn one from prompts</v-btn></p>
       </div>
     </div>
   </main>

@@ -11,6 +11,7 @@ import type { ReadingClient } from '../reading/reading-client.ts'
 import { useHelpers } from '../stores/helpers.ts'
 import { useModels } from '../stores/models.ts'
 import { useProjects } from '../stores/projects.ts'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** Writes a word, a line or a draft in a manner, by the core alone or with a language model, and says how close it came. */
 const props = defineProps<{ manner: Manner; reading: ReadingClient; begun?: string | undefined }>()
@@ -56,11 +57,11 @@ const figure = (score: number) => score.toFixed(2)
   <section class="write" aria-labelledby="write-title">
     <h3 id="write-title">Write in it</h3>
     <form class="ask" @submit.prevent="write(false)">
-      <textarea v-model="source" class="field" rows="2" aria-label="A word, a line or a draft" placeholder="a word, a line or a draft" maxlength="20000" @keydown.ctrl.enter="write(false)" />
-      <label>about <input v-model.number="words" class="field number" type="number" min="3" max="400" aria-label="Length in words" /> words</label>
-      <button class="do" :disabled="!source.trim()">Write it</button>
-      <button type="button" class="quiet" :disabled="!written.length || !source.trim()" @click="write(true)">Another</button>
-      <button type="button" class="quiet" :disabled="!source.trim() || !profile || !helper || asking.busy.value" @click="ask">Ask {{ profile?.name ?? 'a model' }}</button>
+      <v-textarea label="A word, a line or a draft" v-model="source" rows="2" placeholder="a word, a line or a draft" maxlength="20000" @keydown.ctrl.enter="write(false)" auto-grow />
+      <v-text-field label="About" v-model.number="words" type="number" min="3" max="400" class="number" suffix="words" />
+      <v-btn color="primary" variant="flat" :disabled="!source.trim()" type="submit">Write it</v-btn>
+      <v-btn :disabled="!written.length || !source.trim()" @click="write(true)">Another</v-btn>
+      <v-btn :disabled="!source.trim() || !profile || !helper || asking.busy.value" @click="ask">Ask {{ profile?.name ?? 'a model' }}</v-btn>
     </form>
     <p v-if="profile && helper && source.trim()" class="soft">A model is given the manner in words: {{ costAbout(helper.body, source, [profile]) }}.</p>
     <template v-if="asking.turn.value">
@@ -70,14 +71,13 @@ const figure = (score: number) => score.toFixed(2)
     <article v-for="one in written" :key="one.text" class="one">
       <p class="text">{{ one.text }}</p>
       <p class="row-actions">
-        <button class="quiet" @click="begin(one.text)">Begin a prompt with it</button>
+        <v-btn @click="begin(one.text)">Begin a prompt with it</v-btn>
         <span class="soft">{{ one.by }}</span>
         <span>as close as <strong>{{ figure(one.closeness.score) }}</strong><template v-if="one.examples.length">; the examples themselves {{ figure(Math.min(...one.examples)) }} to {{ figure(Math.max(...one.examples)) }}</template></span>
       </p>
-      <details>
-        <summary>In what</summary>
-        <table><tbody><tr v-for="respect in one.closeness.respects" :key="respect.name"><th scope="row">{{ respect.name }}</th><td>{{ figure(respect.score) }}</td><td class="soft">{{ respect.says }}</td></tr></tbody></table>
-      </details>
+      <FoldOut title="In what">
+        <v-table><tbody><tr v-for="respect in one.closeness.respects" :key="respect.name"><th scope="row">{{ respect.name }}</th><td>{{ figure(respect.score) }}</td><td class="soft">{{ respect.says }}</td></tr></tbody></v-table>
+      </FoldOut>
     </article>
   </section>
 </template>
@@ -111,10 +111,6 @@ const figure = (score: number) => score.toFixed(2)
   font-size: 17px;
   line-height: 1.5;
   white-space: pre-wrap;
-}
-summary {
-  cursor: pointer;
-  width: max-content;
 }
 th,
 td {

@@ -8,10 +8,8 @@ const notices = useNotices()
   <div class="notices" role="status" aria-live="polite">
     <div v-for="notice in notices.shown" :key="notice.id" class="notice" :class="{ problem: notice.problem }">
       <span>{{ notice.text }}</span>
-      <button v-if="notice.action" class="plain strong" @click="(notice.action.run(), notices.close(notice.id))">
-        {{ notice.action.label }}
-      </button>
-      <button class="plain" @click="notices.close(notice.id)">Close</button>
+      <v-btn variant="text" v-if="notice.action" @click="(notice.action.run(), notices.close(notice.id))">{{ notice.action.label }}</v-btn>
+      <v-btn variant="text" @click="notices.close(notice.id)">Close</v-btn>
     </div>
   </div>
 </template>

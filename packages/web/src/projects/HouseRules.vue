@@ -81,29 +81,28 @@ async function save(): Promise<void> {
     <p class="soft">New prompts begin with them; the Desk says where a prompt breaks one, and mends it by one press.</p>
     <p v-if="!loaded" class="soft" role="status">Opening the rules …</p>
     <form v-else class="rules" @submit.prevent="save">
-      <label class="labelled"><span>Every prompt says, a phrase a line</span><textarea v-model="form.must" class="field" rows="3" /></label>
-      <label class="labelled"><span>No prompt says, with commas</span><textarea v-model="form.never" class="field" rows="3" /></label>
-      <label class="labelled"><span>On every leave-out list, with commas</span><textarea v-model="form.leaveOut" class="field" rows="2" /></label>
+      <v-textarea label="Every prompt says, a phrase a line" v-model="form.must" rows="3" auto-grow />
+      <v-textarea label="No prompt says, with commas" v-model="form.never" rows="3" auto-grow />
+      <v-textarea label="On every leave-out list, with commas" v-model="form.leaveOut" rows="2" auto-grow />
       <fieldset>
         <legend class="soft">Every prompt says something of</legend>
-        <label v-for="facet in FACETS" :key="facet"><input v-model="form.facets" type="checkbox" :value="facet" /> {{ facet }}</label>
+        <v-checkbox v-for="facet in FACETS" :key="facet" :label="facet" v-model="form.facets" :value="facet" />
       </fieldset>
       <div class="labelled">
         <span>Named colours</span>
         <p v-for="(colour, i) in form.colours" :key="i" class="colour">
-          <input v-model="colour.value" type="color" :aria-label="`Value of ${colour.name || 'the colour'}`" />
-          <input v-model="colour.name" class="field" placeholder="its name" :aria-label="`Name of colour ${i + 1}`" maxlength="200" />
-          <code>{{ colour.value }}</code>
-          <button class="plain soft" type="button" @click="form.colours.splice(i, 1)">remove</button>
+          <v-color-input v-model="colour.value" :label="`Value of ${colour.name || 'the colour'}`" mode="hex" hide-actions color-pip class="value" />
+          <v-text-field :label="`Name of colour ${i + 1}`" v-model="colour.name" placeholder="its name" maxlength="200" />
+          <v-btn variant="text" @click="form.colours.splice(i, 1)">remove</v-btn>
         </p>
-        <p><button class="plain" type="button" @click="form.colours.push({ name: '', value: '#b08030' })">Add a colour</button></p>
+        <p><v-btn variant="text" @click="form.colours.push({ name: '', value: '#b08030' })">Add a colour</v-btn></p>
       </div>
       <div class="usual">
-        <label class="labelled"><span>Usual engine</span><select v-model="form.engine" class="field"><option value="">none</option><option v-for="profile in engines.newest" :key="profile.id" :value="profile.id">{{ profile.name }}</option></select></label>
-        <label class="labelled"><span>Aspect ratio</span><select v-model="form.aspectRatio" class="field"><option value="">any</option><option v-for="ratio in ratios" :key="ratio">{{ ratio }}</option></select></label>
+        <v-select label="Usual engine" v-model="form.engine" :items="[{ title: 'none', value: '' }, ...engines.newest.map((profile) => ({ title: profile.name, value: profile.id }))]" />
+        <v-select label="Aspect ratio" v-model="form.aspectRatio" :items="[{ title: 'any', value: '' }, ...ratios]" />
       </div>
       <ul v-if="conflicts.length" class="conflicts" role="status"><li v-for="conflict in conflicts" :key="conflict">{{ conflict }}</li></ul>
-      <p class="row-actions wide"><button class="do" :disabled="!changed || conflicts.length > 0">Save the rules</button><button v-if="changed" class="plain" type="button" @click="show(store.rules)">Back to what is saved</button></p>
+      <p class="row-actions wide"><v-btn color="primary" variant="flat" :disabled="!changed || conflicts.length > 0" type="submit">Save the rules</v-btn><v-btn variant="text" v-if="changed" @click="show(store.rules)">Back to what is saved</v-btn></p>
     </form>
     <template v-if="touched && touched.prompts.length">
       <h3>{{ counted(touched.prompts.length, 'prompt') }} of {{ touched.checked }} {{ touched.prompts.length === 1 ? 'does' : 'do' }} not keep them</h3>

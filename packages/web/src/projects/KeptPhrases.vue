@@ -26,16 +26,16 @@ async function keep(): Promise<void> {
     <h2 id="kept-title">Kept phrases</h2>
     <p class="soft">They come first when a facet is filled and while the text is written. Keep one with K on a phrase of an outline, or here:</p>
     <form class="new" @submit.prevent="keep">
-      <input v-model="text" class="field" maxlength="300" placeholder="a phrase" aria-label="Phrase to keep" />
-      <select v-model="facet" class="field" aria-label="Its facet"><option v-for="name in FACETS" :key="name">{{ name }}</option></select>
-      <button class="plain" type="submit">Keep it</button>
+      <v-text-field label="Phrase to keep" v-model="text" maxlength="300" placeholder="a phrase" />
+      <v-select label="Its facet" v-model="facet" :items="FACETS" />
+      <v-btn variant="text" type="submit">Keep it</v-btn>
     </form>
     <dl>
       <template v-for="row in rows" :key="row.name">
         <dt>{{ row.name }}</dt>
         <dd>
           <span v-for="phrase in row.kept" :key="phrase.id ?? ''" class="phrase"
-            >{{ phrase.text }} <button class="plain soft" :aria-label="`Let go of ${phrase.text}`" @click="task(() => phrases.forget(phrase))">let go</button></span
+            >{{ phrase.text }} <v-btn variant="text" :aria-label="`Let go of ${phrase.text}`" @click="task(() => phrases.forget(phrase))">let go</v-btn></span
           >
         </dd>
       </template>

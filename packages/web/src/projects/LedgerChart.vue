@@ -66,14 +66,14 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
 <template>
   <section class="spending" aria-label="What was spent">
     <p class="row-actions">
-      <button v-for="(name, key) in BY" :key="key" class="plain" :class="{ strong: by === key }" :aria-pressed="by === key" @click="by = key">{{ name }}</button>
+      <v-btn variant="text" v-for="(name, key) in BY" :key="key" :class="{ strong: by === key }" :aria-pressed="by === key" @click="by = key">{{ name }}</v-btn>
       <a class="csv" :href="`/api/ledger.csv?project=${project.id}`" download>The whole ledger as CSV</a>
     </p>
-    <table v-if="lines.length">
+    <v-table v-if="lines.length">
       <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine or model' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">A kept one</th></tr></thead>
       <tbody>
         <tr v-for="(line, i) in lines" :key="line.key">
-          <th scope="row" class="label" :title="line.label"><button v-if="by === 'prompt' && line.key" class="plain" @click="open(line)">{{ line.label }}</button><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
+          <th scope="row" class="label" :title="line.label"><v-btn variant="text" v-if="by === 'prompt' && line.key" @click="open(line)">{{ line.label }}</v-btn><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
           <td class="amount">{{ sayAmounts(line.amounts) }}<span v-if="sayMoney.worth(line.amounts, project)" class="soft">, {{ sayMoney.worth(line.amounts, project) }}</span></td>
           <td v-if="i === 0" class="bars" :rowspan="lines.length">
             <svg :width="WIDTH" :height="lines.length * ROW" role="img" aria-label="The same as bars"><rect v-for="one in lines" :key="one.key" x="0" :y="y(one.key)" :width="Math.max(1, x(one.size))" :height="y.bandwidth()" /></svg>
@@ -82,7 +82,7 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
           <td>{{ perKeeper(line) }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <p v-else class="soft">Nothing spent yet.</p>
     <p v-if="barUnit && severalUnits" class="soft">The bars are of {{ barUnit }}s alone: give the price of every unit above, and all is added up.</p>
   </section>
@@ -96,9 +96,6 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
 }
 .csv {
   margin-left: auto;
-}
-table {
-  border-collapse: collapse;
 }
 tbody tr {
   height: 24px;

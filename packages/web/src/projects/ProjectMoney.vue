@@ -51,10 +51,10 @@ const left = computed(() => sayMoney.left(props.project))
 <template>
   <section class="money" aria-label="Money">
     <div class="row">
-      <label class="labelled"><span>Currency</span><input v-model="currency" class="field code" maxlength="3" @change="save" /></label>
-      <label v-for="of in units" :key="of" class="labelled"><span>Price of a {{ of }}</span><input v-model="prices[of]" class="field price" inputmode="decimal" placeholder="not known" @change="save" /></label>
-      <label class="labelled"><span>Ceiling</span><input v-model="ceiling" class="field price" inputmode="decimal" placeholder="none" @change="save" /></label>
-      <label class="labelled"><span>in</span><select v-model="unit" class="field" aria-label="Unit of the ceiling" @change="ceiling !== '' && save()"><option v-for="of in [...units, project.currency]" :key="of" :value="of">{{ of === project.currency ? of : `${of}s` }}</option></select></label>
+      <v-text-field label="Currency" v-model="currency" maxlength="3" @change="save" class="code" />
+      <v-text-field v-for="of in units" :key="of" :label="`Price of a ${of}`" v-model="prices[of]" inputmode="decimal" placeholder="not known" @change="save" class="price" />
+      <v-text-field label="Ceiling" v-model="ceiling" inputmode="decimal" placeholder="none" @change="save" class="price" />
+      <v-select label="In" v-model="unit" @update:model-value="ceiling !== '' && save()" :items="[...units, project.currency].map((of) => ({ title: of === project.currency ? of : `${of}s`, value: of }))" />
     </div>
     <p v-if="left" :class="{ over: left.over }">{{ left.says }}</p>
   </section>

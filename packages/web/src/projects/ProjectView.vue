@@ -74,12 +74,12 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
   <main v-else-if="project" class="page project">
     <header>
       <h1 class="visually-hidden">{{ project.name }}</h1>
-      <input class="title" :value="typed ?? project.name" aria-label="Name of the project" maxlength="120" @input="typed = ($event.target as HTMLInputElement).value" @blur="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+      <v-text-field label="Name of the project" :model-value="typed ?? project.name" maxlength="120" @input="typed = ($event.target as HTMLInputElement).value" @blur="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" class="title" />
       <p class="row-actions">
         <span>{{ counted(project.prompts, 'prompt') }}, {{ counted(project.proofs, 'proof') }}, <span class="kept">{{ project.keepers }} kept</span></span>
         <span>Spent so far: {{ sayAmounts(ledger?.totals ?? []) }}<template v-if="worthOf(ledger?.totals ?? [], project)">, {{ worthOf(ledger?.totals ?? [], project) }}</template></span>
         <RouterLink :to="{ path: '/proofs', query: { project: id } }">Its proofs</RouterLink>
-        <button class="plain" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Take it from the archive' : 'Archive it' }}</button>
+        <v-btn variant="text" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Take it from the archive' : 'Archive it' }}</v-btn>
       </p>
       <p v-if="project.archivedAt" class="archived">Archived. Its prompts can be read and used elsewhere, but not tried here.</p>
     </header>
@@ -88,7 +88,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
       <p v-if="prompts.length === 0" class="soft">None yet.</p>
       <PromptRow v-for="prompt in prompts" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" :project="false" />
       <p class="row-actions after">
-        <button v-if="!project.archivedAt" class="do" @click="write">New prompt</button>
+        <v-btn color="primary" variant="flat" v-if="!project.archivedAt" @click="write">New prompt</v-btn>
         <RouterLink v-if="total > prompts.length" :to="{ path: '/shelf', query: { project: id } }">All {{ total }} on the Shelf</RouterLink>
       </p>
     </section>
@@ -100,7 +100,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
       <LedgerChart :project="project" />
       <p class="soft">Cost is set aside when a picture or a helper is asked for, and settled when the answer is there, fails or is stopped. The newest entries:</p>
       <div class="scroll" tabindex="0" role="region" aria-label="Newest entries">
-        <table>
+        <v-table>
           <thead><tr><th>When</th><th>Prompt</th><th>Asked of</th><th>What</th><th class="number">Amount</th></tr></thead>
           <tbody>
             <tr v-for="entry in ledger?.entries ?? []" :key="entry.id">
@@ -111,7 +111,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
               <td class="number">{{ entry.kind === 'settle' && entry.amount === 0 ? 'as set aside' : `${entry.amount.toLocaleString('en')} ${entry.unit}${Math.abs(entry.amount) === 1 ? '' : 's'}` }}</td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
         <p v-if="ledger?.entries.length === 0" class="soft">Nothing spent.</p>
       </div>
     </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiImport } from '@mdi/js'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -6,6 +7,7 @@ import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import { bringInFromNowhere } from './bring-in.ts'
 import { PICTURES } from './upload.ts'
+import { usePickFiles } from '../shared/pick-files.ts'
 
 /** Takes in pictures that no prompt here made. */
 const projects = useProjects()
@@ -13,12 +15,8 @@ const notices = useNotices()
 const router = useRouter()
 const task = useTask()
 const busy = ref(0)
-const choose = (event: Event) =>
+const bringInFiles = (files: File[]) =>
   task(async () => {
-    const input = event.target as HTMLInputElement
-    const files = [...(input.files ?? [])]
-    input.value = ''
-    if (files.length === 0) return
     busy.value = files.length
     try {
       const { promptId, refused } = await bringInFromNowhere((await projects.currentOrFirst()).id, files)
@@ -30,15 +28,9 @@ const choose = (event: Event) =>
       busy.value = 0
     }
   })
+const pick = usePickFiles({ accept: PICTURES, multiple: true }, (files) => void bringInFiles(files))
 </script>
 
 <template>
-  <label class="plain bring" title="Pictures made anywhere become a prompt of their own">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'Bring in pictures' }}<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>
+  <v-btn v-tooltip="'Pictures made anywhere become a prompt of their own'" :prepend-icon="mdiImport" :loading="busy > 0" @click="pick()">Import pictures</v-btn>
 </template>
-
-<style scoped>
-.bring:focus-within {
-  outline: 2px solid var(--accent);
-  outline-offset: 2px;
-}
-</style>

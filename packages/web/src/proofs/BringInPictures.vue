@@ -8,7 +8,7 @@ import { useTask } from '../notices/notices.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useIncomingPictures } from './incoming-pictures.ts'
-import { PICTURES, uploadPicture, type Uploaded } from './upload.ts'
+import { uploadPicture, type Uploaded } from './upload.ts'
 
 /** Takes in pictures for a run that waits for them: dropped, pasted or chosen, many at once. */
 const props = defineProps<{ run: Run }>()
@@ -42,7 +42,7 @@ async function take(files: readonly File[]): Promise<void> {
     }
   }
 }
-const { over, choose, drop } = useIncomingPictures(take)
+const { over, drop, pick } = useIncomingPictures(take)
 const seedOf = (said: string): number | null => (/^\d{1,15}$/.test(said.trim()) ? Number(said) : null)
 const common = (): Settings =>
   Object.fromEntries(
@@ -65,7 +65,7 @@ const add = () =>
   <div ref="zone" class="zone" :class="{ over }" role="group" aria-label="Bring in pictures" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
     <p>
       Make the pictures there, then drop or paste them here, or
-      <label class="plain">choose files<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>.
+      <v-btn size="small" @click="pick()">Choose files</v-btn>
       <span v-if="busy" class="soft" role="status">{{ counted(busy, 'picture') }} on the way …</span>
     </p>
     <template v-if="waiting.length">
@@ -73,19 +73,18 @@ const add = () =>
         <li v-for="picture in waiting" :key="picture.sha256">
           <img :src="`/api/pictures/${picture.sha256}/thumbnail`" alt="" />
           <span class="name" :title="picture.name">{{ picture.name }}</span>
-          <label><span class="soft">Seed</span> <input v-model="picture.seed" class="field" inputmode="numeric" :placeholder="seed || 'not known'" :aria-label="`Seed of ${picture.name}`" /></label>
+          <v-text-field label="Seed" v-model="picture.seed" inputmode="numeric" :placeholder="seed || 'not known'" />
           <span v-if="Object.keys(picture.made.settings).length" class="soft">{{ Object.entries(picture.made.settings).map(([key, value]) => `${key} ${value}`).join(', ') }}</span>
-          <button class="plain" @click="waiting = waiting.filter((other) => other !== picture)">Leave out</button>
+          <v-btn variant="text" @click="waiting = waiting.filter((other) => other !== picture)">Leave out</v-btn>
         </li>
       </ul>
       <p class="row-actions">
-        <label><span class="soft">Seed of all others</span> <input v-model="seed" class="field" inputmode="numeric" placeholder="not known" aria-label="Seed of all others" /></label>
-        <label v-for="setting in profile?.settings ?? []" :key="setting.key"
-          ><span class="soft">{{ setting.label }}</span>
-          <select v-if="setting.kind === 'choice'" v-model="typed[setting.key]" class="field" :aria-label="`${setting.label} of all others`"><option value="">not known</option><option v-for="value in setting.values" :key="value">{{ value }}</option></select>
-          <input v-else v-model="typed[setting.key]" class="field short" inputmode="decimal" placeholder="not known" :aria-label="`${setting.label} of all others`"
-        /></label>
-        <button class="do" @click="add">Add {{ counted(waiting.length, 'picture') }}</button>
+        <v-text-field label="Seed of all others" v-model="seed" inputmode="numeric" placeholder="not known" />
+        <template v-for="setting in profile?.settings ?? []" :key="setting.key">
+          <v-select :label="`${setting.label} of all others`" v-if="setting.kind === 'choice'" :model-value="typed[setting.key] ?? ''" @update:model-value="typed[setting.key] = $event ?? ''" :items="[{ title: 'not known', value: '' }, ...setting.values]" />
+          <v-text-field :label="`${setting.label} of all others`" v-else v-model="typed[setting.key]" inputmode="decimal" placeholder="not known" class="short" />
+        </template>
+        <v-btn color="primary" variant="flat" @click="add">Add {{ counted(waiting.length, 'picture') }}</v-btn>
         <span class="soft">{{ cost }} in the ledger</span>
       </p>
     </template>

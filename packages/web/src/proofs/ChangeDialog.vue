@@ -31,9 +31,9 @@ const begin = () =>
     <div class="dialog change">
       <h2 id="change-title">Change this picture</h2>
       <p class="soft">Version {{ proof.version }} of {{ proof.promptTitle }} becomes the base. Say what to change, not what the picture shows; you can go on writing on the Desk before it is tried.</p>
-      <textarea ref="field" v-model="text" class="field" rows="3" maxlength="4000" aria-label="What to change" placeholder="Make the sky darker and take the fence away" @keydown.ctrl.enter="begin" />
-      <label class="strength"><span>Keep of the picture</span><input v-model.number="strength" type="range" min="0" max="100" step="5" /><span>{{ strength }} of 100</span></label>
-      <p class="row-actions"><button class="do" @click="begin">Open on the Desk</button><button class="plain" @click="open = false">Cancel</button></p>
+      <v-textarea label="What to change" ref="field" v-model="text" rows="3" maxlength="4000" placeholder="Make the sky darker and take the fence away" @keydown.ctrl.enter="begin" auto-grow />
+      <v-slider label="Keep of the picture" v-model="strength" :min="0" :max="100" :step="5" class="strength" :suffix="String(`${strength} of 100`)" />
+      <p class="row-actions"><v-btn color="primary" variant="flat" @click="begin">Open on the Desk</v-btn><v-btn variant="text" @click="open = false">Cancel</v-btn></p>
     </div>
   </v-dialog>
 </template>

@@ -66,30 +66,24 @@ const takeComments = () =>
     <div class="dialog client">
       <h1 id="client-title">For a client</h1>
       <p v-if="pictured.length > MOST" class="soft">A sheet holds {{ MOST }} pictures; {{ pictured.length }} are selected.</p>
-      <label class="labelled"><span>Title of the sheet</span><input v-model="title" class="field" maxlength="200" /></label>
+      <v-text-field label="Title of the sheet" v-model="title" maxlength="200" />
       <fieldset>
         <legend class="soft">Under each picture, after its number</legend>
-        <label v-for="(name, caption) in CAPTIONS" :key="caption"><input v-model="captions" type="checkbox" :value="caption" /> {{ name }}</label>
-        <label><input v-model="prompts" type="checkbox" /> the whole prompt</label>
+        <v-checkbox v-for="(name, caption) in CAPTIONS" :key="caption" :label="name" v-model="captions" :value="caption" />
+        <v-checkbox label="the whole prompt" v-model="prompts" />
       </fieldset>
       <p class="row-actions">
-        <button class="do" :disabled="busy !== '' || pictured.length > MOST" @click="pdf">{{ busy === 'pdf' ? 'Making …' : `PDF of ${counted(pictured.length, 'picture')}` }}</button>
-        <button class="quiet" :disabled="busy !== '' || pictured.length > MOST" @click="png">{{ busy === 'png' ? 'Making …' : 'PNG' }}</button>
-        <button class="quiet" :disabled="busy !== ''" @click="files">{{ busy === 'zip' ? 'Collecting …' : 'The pictures as named files' }}</button>
-        <button class="plain" @click="open = false">Close</button>
+        <v-btn color="primary" variant="flat" :disabled="busy !== '' || pictured.length > MOST" @click="pdf">{{ busy === 'pdf' ? 'Making …' : `PDF of ${counted(pictured.length, 'picture')}` }}</v-btn>
+        <v-btn :disabled="busy !== '' || pictured.length > MOST" @click="png">{{ busy === 'png' ? 'Making …' : 'PNG' }}</v-btn>
+        <v-btn :disabled="busy !== ''" @click="files">{{ busy === 'zip' ? 'Collecting …' : 'The pictures as named files' }}</v-btn>
+        <v-btn variant="text" @click="open = false">Close</v-btn>
       </p>
       <section v-if="sheets.length" class="back">
         <h2>Comments that came back</h2>
-        <label class="labelled">
-          <span>On which sheet</span>
-          <select v-model="about" class="field">
-            <option value="" disabled>choose one</option>
-            <option v-for="sheet in sheets" :key="sheet.id" :value="sheet.id">{{ sheet.title }}, {{ counted(sheet.proofs.length, 'picture') }}, {{ sayExactly(sheet.madeAt) }}</option>
-          </select>
-        </label>
-        <label class="labelled"><span>By number, a line each</span><textarea v-model="comments" class="field" rows="4" placeholder="3: darker&#10;1 and 4: fine" /></label>
+        <v-select label="On which sheet" v-model="about" :items="[{ title: 'choose one', value: '' }, ...sheets.map((sheet) => ({ title: `${sheet.title}, ${counted(sheet.proofs.length, 'picture')}, ${sayExactly(sheet.madeAt)}`, value: sheet.id }))]" />
+        <v-textarea label="By number, a line each" v-model="comments" rows="4" placeholder="3: darker&#10;1 and 4: fine" auto-grow />
         <p v-if="unplaced.length" class="unplaced">{{ counted(unplaced.length, 'line') }} had no number of this sheet and stay above.</p>
-        <p><button class="quiet" :disabled="!about || !comments.trim()" @click="takeComments">Add to the notes</button></p>
+        <p><v-btn :disabled="!about || !comments.trim()" @click="takeComments">Add to the notes</v-btn></p>
       </section>
     </div>
   </v-dialog>

@@ -74,30 +74,30 @@ const makeBest = () =>
     <header>
       <h1 class="view-title">Judging blind</h1>
       <p class="row-actions">
-        <button class="plain" @click="router.back()">Back</button>
+        <v-btn variant="text" @click="router.back()">Back</v-btn>
         <span v-if="sitting" class="soft" role="status">{{ counted(compared, 'comparison') }} of at most {{ sitting.most }}<template v-if="before">, {{ before }} from earlier sittings</template></span>
         <template v-if="sitting && !done">
           <strong v-if="enough">{{ sitting.settled.value ? 'The best can be told from the second.' : 'More would tell little.' }}</strong>
-          <button class="plain" :disabled="sitting.mine.value.length === 0" @click="takeBack">Take the last back</button>
-          <button :class="enough ? 'do' : 'quiet'" class="end" @click="done = true">Show the ranking</button>
+          <v-btn variant="text" :disabled="sitting.mine.value.length === 0" @click="takeBack">Take the last back</v-btn>
+          <v-btn variant="text" :class="enough ? 'do' : 'quiet'" @click="done = true" class="end lines">Show the ranking</v-btn>
         </template>
       </p>
     </header>
-    <p v-if="trouble" class="away">{{ trouble }} <button class="plain" @click="load">Try again</button></p>
+    <p v-if="trouble" class="away">{{ trouble }} <v-btn variant="text" @click="load">Try again</v-btn></p>
     <p v-else-if="proofs && proofs.length < 2" class="away">A sitting has two to a hundred pictures. Select them on a <RouterLink to="/proofs/sheet">sheet</RouterLink>.</p>
     <template v-else-if="sitting && !done">
       <div v-if="pair" ref="area" class="two" tabindex="0" role="group" aria-label="Two pictures; Left, Right or Down for cannot tell" @keydown="onKey">
         <img v-for="(proof, i) in pair" :key="`${compared} ${proof.id}`" :src="`/api/pictures/${proof.picture!.sha256}`" :alt="i === 0 ? 'Left picture' : 'Right picture'" @click="answer(i === 0 ? 'left' : 'right')" />
       </div>
       <p class="answers">
-        <button class="quiet" @click="answer('left')">Left<kbd v-if="letterKeys">←</kbd></button>
-        <button class="quiet" @click="answer(null)">Cannot tell<kbd v-if="letterKeys">↓</kbd></button>
-        <button class="quiet" @click="answer('right')">Right<kbd v-if="letterKeys">→</kbd></button>
+        <v-btn @click="answer('left')">Left<kbd v-if="letterKeys">←</kbd></v-btn>
+        <v-btn @click="answer(null)">Cannot tell<kbd v-if="letterKeys">↓</kbd></v-btn>
+        <v-btn @click="answer('right')">Right<kbd v-if="letterKeys">→</kbd></v-btn>
       </p>
     </template>
     <div v-else-if="sitting && proofs" class="results">
       <p v-if="together">{{ sitting.apart.value[0] ? 'The best can be told from the rest; some of the others cannot be told apart yet.' : 'The first two cannot be told apart yet; a few more comparisons may do it.' }}</p>
-      <p class="row-actions"><button class="do" @click="done = false">Go on judging</button><button class="quiet" @click="makeBest">Make the first the best proof</button><RouterLink v-if="proofs.length >= 2" :to="{ path: '/proofs/side-by-side', query: { ids: sitting.order.value.slice(0, 2).map((i) => proofs![i]!.id).join(',') } }">The first two side by side</RouterLink></p>
+      <p class="row-actions"><v-btn color="primary" variant="flat" @click="done = false">Go on judging</v-btn><v-btn @click="makeBest">Make the first the best proof</v-btn><RouterLink v-if="proofs.length >= 2" :to="{ path: '/proofs/side-by-side', query: { ids: sitting.order.value.slice(0, 2).map((i) => proofs![i]!.id).join(',') } }">The first two side by side</RouterLink></p>
       <RankChart :proofs="proofs" :ranking="sitting.ranking.value" :order="sitting.order.value" :apart="sitting.apart.value" />
     </div>
     <p v-else class="away soft" role="status">Looking …</p>

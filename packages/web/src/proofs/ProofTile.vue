@@ -47,14 +47,12 @@ defineExpose({ focus: () => button.value?.focus() })
 
 <template>
   <figure class="tile">
-    <button v-if="proof.picture" ref="button" class="picture" :class="proof.verdict" :style="size" :aria-label="label" @click="router.push(`/proofs/${proof.id}`)" @keydown="onKey">
-      <img :src="`/api/pictures/${proof.picture.sha256}/thumbnail`" alt="" loading="lazy" decoding="async" />
-    </button>
+    <v-btn variant="text" v-if="proof.picture" ref="button" :class="proof.verdict" :style="size" :aria-label="label" @click="router.push(`/proofs/${proof.id}`)" @keydown="onKey" class="picture lines"><img :src="`/api/pictures/${proof.picture.sha256}/thumbnail`" alt="" loading="lazy" decoding="async" /></v-btn>
     <div v-else ref="button" class="blank" :style="size" tabindex="0" role="group" :aria-label="label" @keydown="onKey">
       <span v-if="waiting" class="soft">{{ proof.state === 'asked' ? 'Waiting' : 'At the engine' }}<i class="bar" /></span>
       <template v-else>
         <span class="reason" :title="proof.reason ?? ''">{{ proof.reason }}</span>
-        <button class="plain" @click="again">Ask again</button>
+        <v-btn variant="text" @click="again">Ask again</v-btn>
       </template>
     </div>
     <figcaption>

@@ -186,15 +186,15 @@ useActions(() => [
   <main v-else-if="proof" class="proof">
     <div class="looking">
       <p class="bar">
-        <button class="plain" @click="back">Back</button>
+        <v-btn variant="text" @click="back">Back</v-btn>
         <span class="soft">{{ place + 1 }} of {{ ready.length }} in this run</span>
-        <button class="plain" :disabled="place <= 0" @click="step(-1)">Before</button>
-        <button class="plain" :disabled="place < 0 || place >= ready.length - 1" @click="step(1)">After</button>
+        <v-btn variant="text" :disabled="place <= 0" @click="step(-1)">Before</v-btn>
+        <v-btn variant="text" :disabled="place < 0 || place >= ready.length - 1" @click="step(1)">After</v-btn>
         <span class="zoom">
-          <button class="plain" aria-label="Smaller" @click="zoom.by(-1)">Smaller</button>
+          <v-btn variant="text" aria-label="Smaller" @click="zoom.by(-1)">Smaller</v-btn>
           <span class="soft">{{ Math.round(zoom.scale.value * 100) }} %</span>
-          <button class="plain" aria-label="Larger" @click="zoom.by(1)">Larger</button>
-          <button class="plain" @click="zoom.whole">Whole</button>
+          <v-btn variant="text" aria-label="Larger" @click="zoom.by(1)">Larger</v-btn>
+          <v-btn variant="text" @click="zoom.whole">Whole</v-btn>
         </span>
       </p>
       <div ref="frame" class="frame" tabindex="0" role="group" :aria-label="`Picture ${place + 1} of ${ready.length}; arrows go from one to the next`" @keydown="onKey">
@@ -202,7 +202,7 @@ useActions(() => [
           <img :key="proof.picture.sha256" :src="`/api/pictures/${proof.picture.sha256}`" :alt="`${proof.promptTitle}, version ${proof.version}`" draggable="false" />
           <div v-if="marking || proof.regions.length" class="over" :class="{ marking }" @pointerdown="marking && $event.stopPropagation()"><RegionLayer :regions="proof.regions" :width="box.width" :height="box.height" :marking="marking" :at="atRegion" @drawn="drawn" /></div>
         </div>
-        <p v-else class="soft">{{ proof.reason ?? 'Not back yet.' }} <button v-if="proof.reason" class="plain" @click="again">Ask again</button></p>
+        <p v-else class="soft">{{ proof.reason ?? 'Not back yet.' }} <v-btn variant="text" v-if="proof.reason" @click="again">Ask again</v-btn></p>
       </div>
     </div>
     <aside class="facts">
@@ -210,21 +210,19 @@ useActions(() => [
       <p class="soft">Version {{ proof.version }}, {{ proof.engine.name }} {{ proof.engine.revision }}<template v-if="proof.engine.simulated"> (simulated)</template><template v-if="proof.broughtIn">, brought in</template><template v-if="proof.rank">, ranked {{ proof.rank }}</template></p>
       <p v-if="proof.parentId"><RouterLink :to="`/proofs/${proof.parentId}`">The proof it started from</RouterLink></p>
       <div class="verdicts" role="group" aria-label="Verdict">
-        <button v-for="verdict in VERDICTS" :key="verdict" class="quiet" :class="{ on: proof.verdict === verdict, [verdict]: true }" :aria-pressed="proof.verdict === verdict" :disabled="!proof.picture" @click="judge(verdict)">
-          {{ verdict }}<kbd v-if="letterKeys">{{ verdictKeys[verdict] }}</kbd>
-        </button>
+        <v-btn v-for="verdict in VERDICTS" :key="verdict" :class="{ on: proof.verdict === verdict, [verdict]: true }" :aria-pressed="proof.verdict === verdict" :disabled="!proof.picture" @click="judge(verdict)">{{ verdict }}<kbd v-if="letterKeys">{{ verdictKeys[verdict] }}</kbd></v-btn>
       </div>
       <FaultRow :faults="proof.faults" :disabled="!proof.picture" @toggle="blame" />
       <RegionList ref="regionList" :regions="proof.regions" :faults="proof.faults" :marking="marking" @change="mark" @mark="marking = $event" @at="atRegion = $event" />
       <div ref="noteField" class="labelled"><span>Note</span><SavedText :key="proof.id" multiline :value="proof.note" label="Note" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
       <p class="row-actions">
-        <RouterLink class="quiet" :to="`/desk/${proof.promptId}`">Open the draft</RouterLink>
-        <button v-if="proof.picture" class="quiet" @click="changing = true">Change this picture</button>
+        <v-btn :to="`/desk/${proof.promptId}`">Open the draft</v-btn>
+        <v-btn v-if="proof.picture" @click="changing = true">Change this picture</v-btn>
         <RouterLink v-if="proof.seed !== null" :to="{ path: `/desk/${proof.promptId}`, query: { seed: proof.seed } }">Try the draft with this seed</RouterLink>
-        <button class="plain" @click="reuse = true">Use in another project</button>
-        <button v-if="proof.picture" class="plain" @click="makeBest">Make it the best proof</button>
-        <button v-if="proof.picture" class="plain" @click="keepAsReference">Keep as a reference</button>
-        <button class="plain" @click="remove">Delete</button>
+        <v-btn variant="text" @click="reuse = true">Use in another project</v-btn>
+        <v-btn variant="text" v-if="proof.picture" @click="makeBest">Make it the best proof</v-btn>
+        <v-btn variant="text" v-if="proof.picture" @click="keepAsReference">Keep as a reference</v-btn>
+        <v-btn variant="text" @click="remove">Delete</v-btn>
         <a v-if="proof.picture" :href="`/api/pictures/${proof.picture.sha256}`" :download="`${proof.promptTitle} v${proof.version} ${proof.seed}.png`">Download</a>
       </p>
       <h2>What made it</h2>

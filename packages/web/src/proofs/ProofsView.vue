@@ -76,13 +76,10 @@ const scope = computed(() => {
       <div class="finding">
         <RouterLink :to="{ path: '/proofs/sheet', query: route.query }">As a sheet</RouterLink>
         <BringInButton />
-        <select v-if="!promptId && !runId" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
-          <option value="">every project</option>
-          <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>
-        </select>
+        <v-select label="Project" v-if="!promptId && !runId" :model-value="text('project')" @update:model-value="set('project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" />
         <RouterLink v-else to="/proofs">All proofs</RouterLink>
         <VerdictFilter :verdict="verdict" @change="set('verdict', $event)" />
-        <label class="size"><span class="soft">Size</span><input v-model.number="height" type="range" min="96" max="320" step="8" aria-label="Size of the pictures" /></label>
+        <v-slider label="Size" v-model="height" :min="96" :max="320" :step="8" class="size" />
         <span class="soft" role="status">{{ runs === undefined ? 'Looking …' : counted(shown, 'proof') }}</span>
       </div>
     </header>
@@ -96,7 +93,7 @@ const scope = computed(() => {
         </template>
       </RunRow>
     </div>
-    <button v-if="more" class="quiet more" @click="load(true)">Show earlier runs</button>
+    <v-btn v-if="more" @click="load(true)" class="more">Show earlier runs</v-btn>
   </main>
 </template>
 

@@ -37,12 +37,12 @@ defineExpose({ add })
   <div v-if="faults.length" class="where">
     <p>
       <span class="soft">Mark where:</span>
-      <button v-for="fault in faults" :key="fault" class="plain" :class="{ strong: marking === fault }" :aria-pressed="marking === fault" title="Draw a rectangle on the picture; W puts one in the middle" @click="emit('mark', marking === fault ? undefined : fault)">{{ FAULTS[fault] }}</button>
+      <v-btn variant="text" v-for="fault in faults" :key="fault" :class="{ strong: marking === fault }" :aria-pressed="marking === fault" v-tooltip="'Draw a rectangle on the picture; W puts one in the middle'" @click="emit('mark', marking === fault ? undefined : fault)">{{ FAULTS[fault] }}</v-btn>
     </p>
     <ul v-if="regions.length" aria-label="Marked places">
       <li v-for="(region, i) in regions" :key="i">
         <span ref="rows" class="row" tabindex="0" role="group" :aria-label="`${FAULTS[region.fault]}, ${placeOf(region)}; arrows move it, Shift and arrows size it`" @keydown="onKey($event, i)" @focus="emit('at', i)" @blur="emit('at', undefined)">{{ FAULTS[region.fault] }}, {{ placeOf(region) }}</span>
-        <button class="plain" @click="emit('change', regions.toSpliced(i, 1))">Take away</button>
+        <v-btn variant="text" @click="emit('change', regions.toSpliced(i, 1))">Take away</v-btn>
       </li>
     </ul>
   </div>

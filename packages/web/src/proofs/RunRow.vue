@@ -62,9 +62,9 @@ const stop = () =>
         <span class="soft">{{ line }}</span>
         <time class="soft" :datetime="run.askedAt" :title="sayExactly(run.askedAt)">{{ sayWhen(run.askedAt, now) }}</time>
         <span v-if="running" role="status">{{ done }} of {{ run.proofs.length }} are back</span>
-        <button v-if="running && !run.stoppedAt" class="plain strong" @click="stop">Stop</button>
+        <v-btn variant="text" v-if="running && !run.stoppedAt" @click="stop">Stop</v-btn>
         <span v-if="running && run.stoppedAt" class="soft">Stopped; what the engine already has still arrives.</span>
-        <button v-if="run.byHand && !run.stoppedAt" class="plain" @click="stop">No more pictures</button>
+        <v-btn variant="text" v-if="run.byHand && !run.stoppedAt" @click="stop">No more pictures</v-btn>
         <slot name="actions" />
       </p>
     </header>

@@ -181,41 +181,21 @@ useActions(() => [
       <div class="finding">
         <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
         <BringInButton />
-        <select v-if="!filter.prompt && !filter.run && !filter.trial" class="field" aria-label="Project" :value="text('project')" @change="set('project', ($event.target as HTMLSelectElement).value)">
-          <option value="">every project</option>
-          <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}</option>
-        </select>
+        <v-select label="Project" v-if="!filter.prompt && !filter.run && !filter.trial" :model-value="text('project')" @update:model-value="set('project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" />
         <RouterLink v-else to="/proofs/sheet">All proofs</RouterLink>
-        <select v-if="filter.prompt" class="field" aria-label="Version" :value="text('version')" @change="set('version', ($event.target as HTMLSelectElement).value)">
-          <option value="">every version</option>
-          <option v-for="version in versions" :key="version" :value="version">version {{ version }}</option>
-        </select>
-        <select class="field" aria-label="Engine" :value="text('engine')" @change="set('engine', ($event.target as HTMLSelectElement).value)">
-          <option value="">every engine</option>
-          <option v-for="[key, name] in engines" :key="key" :value="key">{{ name }}</option>
-        </select>
+        <v-select label="Version" v-if="filter.prompt" :model-value="text('version')" @update:model-value="set('version', $event)" :items="[{ title: 'every version', value: '' }, ...versions.map((version) => ({ title: `version ${version}`, value: version }))]" />
+        <v-select label="Engine" :model-value="text('engine')" @update:model-value="set('engine', $event)" :items="[{ title: 'every engine', value: '' }, ...[...engines].map(([key, name]) => ({ title: name, value: key }))]" />
         <VerdictFilter :verdict="text('verdict')" @change="set('verdict', $event)" />
-        <select class="field" aria-label="Fault" :value="text('fault')" @change="set('fault', ($event.target as HTMLSelectElement).value)">
-          <option value="">any or no fault</option>
-          <option v-for="(words, fault) in FAULTS" :key="fault" :value="fault">{{ words }}</option>
-          <option value="any">some fault</option>
-          <option value="none">no fault</option>
-        </select>
-        <select class="field" aria-label="Rows and columns" :value="kind" @change="set('by', ($event.target as HTMLSelectElement).value)">
-          <option v-if="factors.length" value="options">by options</option>
-          <option value="free">as they came</option>
-          <option value="version-engine">versions by engines</option>
-          <option value="prompt-engine">prompts by engines</option>
-          <option v-for="setting in varied" :key="setting" :value="`setting-seed ${setting}`">{{ setting }} by seeds</option>
-        </select>
+        <v-select label="Fault" :model-value="text('fault')" @update:model-value="set('fault', $event)" :items="[{ title: 'any or no fault', value: '' }, ...Object.entries(FAULTS).map(([fault, words]) => ({ title: words, value: fault })), { title: 'some fault', value: 'any' }, { title: 'no fault', value: 'none' }]" />
+        <v-select label="Rows and columns" :model-value="kind" @update:model-value="set('by', $event)" :items="[...(factors.length ? [{ title: 'by options', value: 'options' }] : []), { title: 'as they came', value: 'free' }, { title: 'versions by engines', value: 'version-engine' }, { title: 'prompts by engines', value: 'prompt-engine' }, ...varied.map((setting) => ({ title: `${setting} by seeds`, value: `setting-seed ${setting}` }))]" />
         <template v-if="arrangement.kind === 'options' && factors.length > 1">
-          <label v-for="side in (['rows', 'columns'] as const)" :key="side"><span class="soft">{{ side }}</span> <select class="field" :aria-label="side" :value="layout[side]" @change="set(side, ($event.target as HTMLSelectElement).value)"><option v-for="name in factors" :key="name">{{ name }}</option></select></label>
+          <v-select v-for="side in (['rows', 'columns'] as const)" :key="side" :label="side" :model-value="layout[side]" @update:model-value="set(side, $event)" :items="factors" />
         </template>
-        <label class="size"><span class="soft">Size</span><input v-model.number="height" type="range" min="56" max="320" step="8" aria-label="Size of the pictures" /></label>
+        <v-slider label="Size" v-model="height" :min="56" :max="320" :step="8" class="size" />
       </div>
       <div v-if="trial" class="trial">
         <TrialLine :trial="trial.trial" @changed="loadTrial" />
-        <button class="plain" :aria-expanded="effects" @click="effects = !effects">{{ effects ? 'Close what the options did' : 'What the options did' }}</button>
+        <v-btn variant="text" :aria-expanded="effects" @click="effects = !effects">{{ effects ? 'Close what the options did' : 'What the options did' }}</v-btn>
         <RouterLink :to="`/desk/${trial.trial.promptId}`">Open the draft</RouterLink>
       </div>
       <TrialEffects v-if="trial && effects && (trial.trial.judged || trial.ranking)" :whole="trial" />
@@ -226,20 +206,20 @@ useActions(() => [
       <template v-if="chosen.length">
         <p class="row-actions">
           <strong>{{ counted(chosen.length, 'proof') }} selected</strong>
-          <button v-for="verdict in VERDICTS" :key="verdict" class="plain" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</button>
-          <button class="plain" @click="beginNote()">Note</button>
-          <button class="quiet" :disabled="!besides" :title="besides ? '' : 'Select two to four'" @click="beside">Side by side</button>
-          <button class="quiet" :disabled="judgeable.length === 0" @click="blind">Judge blind</button>
-          <button class="plain" @click="client = true">For a client</button>
-          <button class="plain" @click="remove(chosen)">Delete</button>
-          <button class="plain end" @click="selected = new Set()">Select none</button>
+          <v-btn variant="text" v-for="verdict in VERDICTS" :key="verdict" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</v-btn>
+          <v-btn variant="text" @click="beginNote()">Note</v-btn>
+          <v-btn :disabled="!besides" v-tooltip="besides ? '' : 'Select two to four'" @click="beside">Side by side</v-btn>
+          <v-btn :disabled="judgeable.length === 0" @click="blind">Judge blind</v-btn>
+          <v-btn variant="text" @click="client = true">For a client</v-btn>
+          <v-btn variant="text" @click="remove(chosen)">Delete</v-btn>
+          <v-btn variant="text" @click="selected = new Set()" class="end">Select none</v-btn>
         </p>
         <FaultRow :faults="shared" @toggle="toggle" />
-        <p v-if="writing" class="note"><input ref="noteField" v-model="note" class="field" maxlength="4000" aria-label="Note to add" placeholder="Added to each note" @keydown.enter="endNote(true)" @keydown.escape.stop="endNote(false)" /><button class="quiet" @click="endNote(true)">Add</button></p>
+        <p v-if="writing" class="note"><v-text-field label="Note to add" ref="noteField" v-model="note" maxlength="4000" placeholder="Added to each note" @keydown.enter="endNote(true)" @keydown.escape.stop="endNote(false)" /><v-btn @click="endNote(true)">Add</v-btn></p>
       </template>
       <p v-else class="row-actions soft">
         <span>Click or Space selects, Shift or Ctrl more of them, Enter opens.</span>
-        <button class="plain end" :disabled="judgeable.length === 0" :title="judgeable.length ? '' : 'A sitting has two to a hundred pictures; narrow the sheet down or select some'" @click="blind">Judge all of these blind</button>
+        <v-btn variant="text" :disabled="judgeable.length === 0" v-tooltip="judgeable.length ? '' : 'A sitting has two to a hundred pictures; narrow the sheet down or select some'" @click="blind" class="end">Judge all of these blind</v-btn>
       </p>
     </footer>
     <ClientDialog v-if="client" v-model="client" :proofs="chosen" />

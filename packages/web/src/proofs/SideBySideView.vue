@@ -115,13 +115,13 @@ useActions(() => [
     <header>
       <h1 class="view-title">Side by side</h1>
       <p class="row-actions">
-        <button class="plain" @click="router.back()">Back</button>
-        <button v-if="list.length >= 2" class="plain" :class="{ strong: flip }" :aria-pressed="flip" @click="(flip = !flip), (seen = 0)">{{ flip ? 'Beside each other' : 'Flip in place' }}<kbd v-if="letterKeys">F</kbd></button>
-        <button v-if="flip" class="quiet" @click="turn">Show the other<kbd>Space</kbd></button>
-        <span class="zoom"><button class="plain" @click="zoomBy(-1)">Smaller</button><span class="soft">{{ Math.round(state.scale.value * 100) }} %</span><button class="plain" @click="zoomBy(1)">Larger</button><button class="plain" @click="whole">Whole</button></span>
+        <v-btn variant="text" @click="router.back()">Back</v-btn>
+        <v-btn variant="text" v-if="list.length >= 2" :class="{ strong: flip }" :aria-pressed="flip" @click="(flip = !flip), (seen = 0)">{{ flip ? 'Beside each other' : 'Flip in place' }}<kbd v-if="letterKeys">F</kbd></v-btn>
+        <v-btn v-if="flip" @click="turn">Show the other<kbd>Space</kbd></v-btn>
+        <span class="zoom"><v-btn variant="text" @click="zoomBy(-1)">Smaller</v-btn><span class="soft">{{ Math.round(state.scale.value * 100) }} %</span><v-btn variant="text" @click="zoomBy(1)">Larger</v-btn><v-btn variant="text" @click="whole">Whole</v-btn></span>
       </p>
     </header>
-    <p v-if="trouble" class="away">{{ trouble }} <button class="plain" @click="load">Try again</button></p>
+    <p v-if="trouble" class="away">{{ trouble }} <v-btn variant="text" @click="load">Try again</v-btn></p>
     <p v-else-if="proofs && list.length < 2" class="away">Two to four proofs stand here. Select them on a <RouterLink to="/proofs/sheet">sheet</RouterLink>.</p>
     <template v-else-if="proofs">
       <div ref="area" class="panes" tabindex="0" role="group" aria-label="Pictures; plus and minus zoom all, arrows pan or go from one to the next" :class="{ four: shown.length === 4 }" @keydown="onKey">
@@ -130,7 +130,7 @@ useActions(() => [
           <figcaption>
             <RouterLink :to="`/proofs/${proof.id}`">{{ proofName(proof) }}</RouterLink><span class="soft">{{ proof.engine.simulated ? 'simulated' : '' }}</span>
             <span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span><span v-if="proof.faults.length" class="faults">{{ proof.faults.map((fault) => FAULTS[fault]).join(', ') }}</span>
-            <span v-if="list.length > 2 && !flip" class="ends"><button v-if="i > 0" class="plain" title="The others are then held against it" @click.stop="first(i)">Hold against it</button><button class="plain" @click.stop="drop(i)">Take away</button></span>
+            <span v-if="list.length > 2 && !flip" class="ends"><v-btn variant="text" v-if="i > 0" v-tooltip="'The others are then held against it'" @click.stop="first(i)">Hold against it</v-btn><v-btn variant="text" @click.stop="drop(i)">Take away</v-btn></span>
           </figcaption>
         </figure>
       </div>
@@ -138,11 +138,11 @@ useActions(() => [
         <section v-for="(one, i) in said" :key="i">
           <h2 v-if="said.length > 1">{{ proofName(list[i + 1]!) }}</h2>
           <p :class="{ many: one.differences.length > 1 }">{{ one.verdict }}<template v-if="!one.near"> The prompts ask for different pictures.</template></p>
-          <table v-if="one.differences.length">
+          <v-table v-if="one.differences.length">
             <tbody>
               <tr v-for="(difference, d) in one.differences" :key="d"><th scope="row" class="soft">{{ difference.facet ?? difference.kind }}</th><td>{{ sayDifference(difference, engines.named) }}</td></tr>
             </tbody>
-          </table>
+          </v-table>
           <p v-if="one.small" class="soft">{{ counted(one.small, 'more difference') }} that no picture shows, such as spacing.</p>
         </section>
       </aside>

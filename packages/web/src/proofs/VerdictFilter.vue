@@ -7,9 +7,5 @@ const emit = defineEmits<{ change: [verdict: string] }>()
 </script>
 
 <template>
-  <select class="field" aria-label="Verdict" :value="verdict" @change="emit('change', ($event.target as HTMLSelectElement).value)">
-    <option value="">any verdict</option>
-    <option v-for="one in VERDICTS" :key="one" :value="one">{{ one }}</option>
-    <option value="none">no verdict yet</option>
-  </select>
+  <v-select label="Verdict" :model-value="verdict" @update:model-value="emit('change', $event)" :items="[{ title: 'any verdict', value: '' }, ...VERDICTS, { title: 'no verdict yet', value: 'none' }]" />
 </template>

@@ -1,14 +1,12 @@
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
+import { usePickFiles } from '../shared/pick-files.ts'
+import { PICTURES } from './upload.ts'
 
 /** Pictures that are chosen, dropped or pasted, many at once; what is pasted into a field stays there. */
 export function useIncomingPictures(take: (files: readonly File[]) => unknown) {
   const over = ref(false)
-  const choose = (event: Event) => {
-    const input = event.target as HTMLInputElement
-    void take([...(input.files ?? [])])
-    input.value = ''
-  }
+  const pick = usePickFiles({ accept: PICTURES, multiple: true }, (files) => void take(files))
   const drop = (event: DragEvent) => {
     over.value = false
     void take([...(event.dataTransfer?.files ?? [])])
@@ -20,5 +18,5 @@ export function useIncomingPictures(take: (files: readonly File[]) => unknown) {
     event.preventDefault()
     void take(files)
   })
-  return { over, choose, drop }
+  return { over, drop, pick }
 }

@@ -38,7 +38,7 @@ function use(words: string): void {
     <ol>
       <li v-for="words in alternatives" :key="words" class="row-actions">
         <span class="words">{{ words }}</span>
-        <button class="plain strong" :disabled="words === stands" :aria-label="`Take: ${words}`" @click="use(words)">{{ words === stands ? 'taken' : 'Take' }}</button>
+        <v-btn variant="text" :disabled="words === stands" :aria-label="`Take: ${words}`" @click="use(words)">{{ words === stands ? 'taken' : 'Take' }}</v-btn>
       </li>
     </ol>
   </div>

@@ -39,18 +39,18 @@ function byNumber(text: string): void {
   <div class="ideas">
     <ol>
       <li v-for="(idea, place) in ideas" :key="idea">
-        <label class="idea"><input type="checkbox" :checked="chosen.has(place)" @change="chosen = toggled(chosen, place)" /> <span><span class="number">{{ place + 1 }}</span> {{ idea }}</span></label>
+        <v-checkbox :model-value="chosen.has(place)" @update:model-value="chosen = toggled(chosen, place)" class="idea"><template #label><span class="number">{{ place + 1 }}</span> {{ idea }}</template></v-checkbox>
         <span class="row-actions">
-          <button v-if="canReplace" class="plain" :aria-label="`Write the draft anew from idea ${place + 1}`" @click="emit('replace', idea)">Into this draft</button>
-          <button class="plain" :disabled="busy" :aria-label="`More like idea ${place + 1}`" @click="emit('more', idea, not)">More like this</button>
-          <button class="plain" :aria-pressed="disliked.has(place)" :aria-label="`Not like idea ${place + 1}`" @click="disliked = toggled(disliked, place)">{{ disliked.has(place) ? 'not like this' : 'Not this' }}</button>
+          <v-btn variant="text" v-if="canReplace" :aria-label="`Write the draft anew from idea ${place + 1}`" @click="emit('replace', idea)">Into this draft</v-btn>
+          <v-btn variant="text" :disabled="busy" :aria-label="`More like idea ${place + 1}`" @click="emit('more', idea, not)">More like this</v-btn>
+          <v-btn variant="text" :aria-pressed="disliked.has(place)" :aria-label="`Not like idea ${place + 1}`" @click="disliked = toggled(disliked, place)">{{ disliked.has(place) ? 'not like this' : 'Not this' }}</v-btn>
         </span>
       </li>
     </ol>
     <p class="row-actions">
-      <button class="do" :disabled="picked.length === 0" @click="emit('make', picked)">{{ picked.length > 1 ? `Make ${counted(picked.length, 'prompt')}` : 'Make a prompt of it' }}</button>
-      <button class="quiet" @click="chosen = new Set(chosen.size === ideas.length ? [] : ideas.keys())">{{ chosen.size === ideas.length ? 'Choose none' : 'Choose all' }}</button>
-      <label class="by"><span class="soft">or by number</span> <input class="field" placeholder="1, 3, 5-7" aria-label="Choose by number" @change="byNumber(($event.target as HTMLInputElement).value)" /></label>
+      <v-btn color="primary" variant="flat" :disabled="picked.length === 0" @click="emit('make', picked)">{{ picked.length > 1 ? `Make ${counted(picked.length, 'prompt')}` : 'Make a prompt of it' }}</v-btn>
+      <v-btn @click="chosen = new Set(chosen.size === ideas.length ? [] : ideas.keys())">{{ chosen.size === ideas.length ? 'Choose none' : 'Choose all' }}</v-btn>
+      <v-text-field label="Or by number" placeholder="1, 3, 5-7" @change="byNumber(($event.target as HTMLInputElement).value)" class="by" />
     </p>
   </div>
 </template>

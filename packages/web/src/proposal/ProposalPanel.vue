@@ -35,13 +35,13 @@ const why = computed(() => (props.turn.kind === 'engine' ? (props.turn.value as 
 <template>
   <div class="proposal">
     <p v-if="why" class="why">{{ why }}</p>
-    <p v-if="turn.kind === 'facets'"><button class="plain" @click="copyJson">Copy it as JSON by facet</button></p>
+    <p v-if="turn.kind === 'facets'"><v-btn variant="text" @click="copyJson">Copy it as JSON by facet</v-btn></p>
     <p v-if="turn.fixedLost.length" class="lost">Fixed words are missing from it: {{ turn.fixedLost.map((words) => `“${words}”`).join(', ') }}. They stay in the draft.</p>
     <template v-if="units.length">
       <p class="row-actions">
         <span>{{ counted(units.length, 'change') }}<template v-if="stops">, {{ counted(stops, 'stop') }} among them</template></span>
-        <button class="do" :disabled="!current || takeable.length === 0" @click="proposal.take(units.filter(({ breaksFixed }) => !breaksFixed))">Take {{ units.length === takeable.length ? 'all' : `the ${units.filter(({ breaksFixed }) => !breaksFixed).length} that may be` }}</button>
-        <button class="quiet" :disabled="!current" @click="proposal.leave(units)">Leave all</button>
+        <v-btn color="primary" variant="flat" :disabled="!current || takeable.length === 0" @click="proposal.take(units.filter(({ breaksFixed }) => !breaksFixed))">Take {{ units.length === takeable.length ? 'all' : `the ${units.filter(({ breaksFixed }) => !breaksFixed).length} that may be` }}</v-btn>
+        <v-btn :disabled="!current" @click="proposal.leave(units)">Leave all</v-btn>
       </p>
       <UnitsByFacet :proposal="proposal" />
       <p v-for="finding in whole" :key="finding.reason" class="found" :class="finding.severity">{{ finding.reason }}</p>

@@ -58,10 +58,10 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
   <section v-if="turn" class="place" :aria-label="`What ${turn.helper.name} answers`">
     <header ref="head">
       <h2>{{ turn.helper.name }} <span class="soft">{{ other ? 'two models' : turn.model.name }}{{ turn.model.simulated ? ', simulated' : '' }}</span></h2>
-      <button class="plain" @click="emit('close')">Put away</button>
+      <v-btn variant="text" @click="emit('close')">Put away</v-btn>
     </header>
     <p v-if="takes.length > 1" class="row-actions takes" role="group" aria-label="Answers">
-      <button v-for="(one, i) in takes" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Take ${i + 1}` }}</button>
+      <v-btn variant="text" v-for="(one, i) in takes" :key="one.id" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Take ${i + 1}` }}</v-btn>
     </p>
 
     <TwoProposals v-if="pair" :key="pair[0].id + pair[1].id" :turns="pair" :session="session" :around="around" />
@@ -70,7 +70,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
       <GrowingAnswer v-if="isOpen(one)" :turn="one" :text="asking.texts[one.id] ?? ''" />
       <div v-else-if="one.state !== 'done'" class="problem" role="alert">
         <p>{{ one.problem }}</p>
-        <p class="row-actions"><button class="quiet" @click="asking.again(one)">Send the question again</button></p>
+        <p class="row-actions"><v-btn @click="asking.again(one)">Send the question again</v-btn></p>
       </div>
       <QuestionsPanel v-else-if="one.kind === 'questions'" :turn="one" :session="session" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
       <IdeasPanel v-else-if="one.kind === 'ideas'" :turn="one" :busy="asking.busy.value" can-replace @make="fromIdeas(projectId, $event)" @replace="replace" @more="more" />
@@ -80,11 +80,11 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
       <ProposalPanel v-else :turn="one" :session="session" :around="around" @decided="(...counts: [number, number]) => decided(one, ...counts)" />
     </template>
 
-    <p v-if="asking.busy.value"><button class="quiet" @click="asking.stop()">Stop</button></p>
+    <p v-if="asking.busy.value"><v-btn @click="asking.stop()">Stop</v-btn></p>
     <form v-if="canGoOn && !asking.busy.value" class="on" @submit.prevent="send">
-      <label class="labelled"><span>{{ other ? 'Go on, each from its own answer' : 'Go on from this answer' }}</span><input v-model="further" class="field" maxlength="2000" placeholder="shorter; at night; without the dog" /></label>
-      <button class="quiet" :disabled="!further.trim()">Ask for that</button>
-      <button type="button" class="plain" @click="asking.twoMore()">{{ other ? 'One more of each' : 'Two more takes' }}</button>
+      <v-text-field :label="other ? 'Go on, each from its own answer' : 'Go on from this answer'" v-model="further" maxlength="2000" placeholder="shorter; at night; without the dog" />
+      <v-btn :disabled="!further.trim()" type="submit">Ask for that</v-btn>
+      <v-btn variant="text" @click="asking.twoMore()">{{ other ? 'One more of each' : 'Two more takes' }}</v-btn>
     </form>
     <TurnFacts v-for="one in [turn, ...(other ? [other] : [])].filter((each) => !isOpen(each))" :key="one.id" :turn="one" />
   </section>

@@ -48,8 +48,8 @@ function onKey(event: KeyboardEvent): void {
       <p v-if="unit.breaksFixed" class="found stop">It would change words that you fixed, so it can only be left.</p>
     </div>
     <div class="row-actions acts">
-      <button ref="takeButton" data-unit class="plain strong" :aria-disabled="!ready || unit.breaksFixed" :aria-label="`Take: ${sayDifference(difference, engines.named)}`" @click="take">Take</button>
-      <button class="plain" :aria-disabled="!ready" :aria-label="`Leave: ${sayDifference(difference, engines.named)}`" @click="emit('leave')">Leave</button>
+      <v-btn variant="text" ref="takeButton" data-unit :aria-disabled="!ready || unit.breaksFixed" :aria-label="`Take: ${sayDifference(difference, engines.named)}`" @click="take">Take</v-btn>
+      <v-btn variant="text" :aria-disabled="!ready" :aria-label="`Leave: ${sayDifference(difference, engines.named)}`" @click="emit('leave')">Leave</v-btn>
     </div>
   </li>
 </template>

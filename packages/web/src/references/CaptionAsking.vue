@@ -40,7 +40,7 @@ const trust = ({ held, refuted }: { held: number; refuted: number }) => (held + 
 <template>
   <div v-if="rows.length && body" class="asking">
     <p v-if="open.length" class="row-actions">
-      <button class="quiet" :disabled="busy || reference.stage !== 'read'" @click="ask">Ask {{ names }} what it shows</button>
+      <v-btn :disabled="busy || reference.stage !== 'read'" @click="ask">Ask {{ names }} what it shows</v-btn>
       <span class="soft">{{ cost }}</span>
     </p>
     <ul>

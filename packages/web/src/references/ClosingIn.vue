@@ -105,17 +105,10 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
 <template>
   <section v-if="tries.length" aria-labelledby="closing-title" class="closing">
     <h2 id="closing-title">Closing in</h2>
-    <label v-if="prompts.length > 1" class="labelled">
-      <span>Tries of</span>
-      <select class="field" :value="shownPrompt" @change="promptId = ($event.target as HTMLSelectElement).value"><option v-for="[id, title] in prompts" :key="id" :value="id">{{ title || 'without a title' }}</option></select>
-    </label>
+    <v-select v-if="prompts.length > 1" label="Tries of" :model-value="shownPrompt" @update:model-value="promptId = $event" :items="prompts.map(([id, title]) => ({ title: title || 'without a title', value: id }))" />
     <ul class="tries" aria-label="Tries that borrow from it, oldest first">
       <li v-for="item in own" :key="item.proofId">
-        <button class="try" :aria-pressed="item.proofId === one?.proofId" :title="`${item.promptTitle}, version ${item.version}, ${item.engine}`" @click="chosen = item.proofId">
-          <img :src="`/api/pictures/${item.sha256}/small`" :alt="`${item.promptTitle}, version ${item.version}`" loading="lazy" />
-          <span>{{ item.closeness?.whole != null ? `${percent(item.closeness.whole)} %` : item.stage === 'failed' ? 'not read' : '…' }}</span>
-          <span class="soft">version {{ item.version }}</span>
-        </button>
+        <v-btn variant="text" :aria-pressed="item.proofId === one?.proofId" v-tooltip="`${item.promptTitle}, version ${item.version}, ${item.engine}`" @click="chosen = item.proofId" class="try lines"><img :src="`/api/pictures/${item.sha256}/small`" :alt="`${item.promptTitle}, version ${item.version}`" loading="lazy" /><span>{{ item.closeness?.whole != null ? `${percent(item.closeness.whole)} %` : item.stage === 'failed' ? 'not read' : '…' }}</span><span class="soft">version {{ item.version }}</span></v-btn>
       </li>
     </ul>
     <template v-if="one">
@@ -123,13 +116,13 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
       <p v-if="!one.closeness" class="soft" role="status">{{ one.stage === 'failed' ? 'It could not be read.' : 'Its picture is being read …' }}</p>
       <template v-else>
         <p v-if="closer">
-          Version {{ closer.version }} was closer, {{ percent(closer.closeness!.whole!) }} %. <button class="plain strong" @click="goBack(closer)">Go back to it in the draft</button>
+          Version {{ closer.version }} was closer, {{ percent(closer.closeness!.whole!) }} %. <v-btn variant="text" @click="goBack(closer)">Go back to it in the draft</v-btn>
         </p>
         <h3>Change next</h3>
         <p v-if="advice.length === 0" class="soft">Nothing that words or settings of this engine could close is left.</p>
         <ol v-else class="advice">
           <li v-for="item in advice" :key="closingWords(item.closing)">
-            <button class="plain strong" :disabled="isDone(item.closing)" @click="apply(item.closing)">{{ closingWords(item.closing) }}</button>
+            <v-btn variant="text" :disabled="isDone(item.closing)" @click="apply(item.closing)">{{ closingWords(item.closing) }}</v-btn>
             <span class="soft">for {{ NAMES[item.respect] }}; {{ isDone(item.closing) ? 'in the draft' : pastWords(item.past) }}</span>
           </li>
         </ol>
@@ -137,16 +130,16 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
           <figure><PictureEvidence :picture="reference.picture" name="the reference" :evidence="evidence(reading)" /><figcaption class="soft">the reference</figcaption></figure>
           <figure><PictureEvidence :picture="{ sha256: one.sha256 }" :name="`version ${one.version}`" :evidence="evidence(proofReading)" /><figcaption class="soft">version {{ one.version }}</figcaption></figure>
         </div>
-        <table>
+        <v-table>
           <thead class="visually-hidden"><tr><th>In what</th><th>How close</th><th>What differs</th></tr></thead>
           <tbody>
             <tr v-for="row in one.closeness.by" :key="row.respect">
-              <th scope="row"><button class="plain" :aria-pressed="shown === row.respect" title="Show it in both pictures" @click="show(row.respect)">{{ NAMES[row.respect] }}</button></th>
+              <th scope="row"><v-btn variant="text" :aria-pressed="shown === row.respect" v-tooltip="'Show it in both pictures'" @click="show(row.respect)">{{ NAMES[row.respect] }}</v-btn></th>
               <td class="bar"><span class="track"><span :style="{ width: `${percent(row.close)}%` }"></span></span> {{ percent(row.close) }} %</td>
               <td>{{ row.says }}<span v-if="moved(row.respect, row.close)" class="soft">; {{ moved(row.respect, row.close) }}</span></td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
       </template>
     </template>
   </section>

@@ -94,7 +94,6 @@ const begin = () =>
       busy.value = false
     }
   })
-const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
 </script>
 
 <template>
@@ -104,19 +103,19 @@ const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
     <p v-if="rows.length === 0" class="soft">{{ whole.reading ? 'Nothing in it is settled enough to be said.' : 'Phrases come when the picture is read.' }}</p>
     <template v-else>
       <p class="row-actions">
-        <button class="plain" @click="takeAll(true)">Take all that nothing contradicts</button>
-        <button class="plain" @click="takeAll(false)">Take none</button>
+        <v-btn variant="text" @click="takeAll(true)">Take all that nothing contradicts</v-btn>
+        <v-btn variant="text" @click="takeAll(false)">Take none</v-btn>
       </p>
       <div v-for="group in groups" :key="group.facet" class="group">
-        <button class="plain facet" :title="`Take or leave all of ${group.facet}`" @click="takeFacet(group.facet)">{{ group.facet }}</button>
+        <v-btn variant="text" v-tooltip="`Take or leave all of ${group.facet}`" @click="takeFacet(group.facet)" class="facet">{{ group.facet }}</v-btn>
         <ul>
           <li v-for="row in group.rows" :key="row.key" :class="{ shown: row.evidence && shown === row.evidence }">
-            <input v-if="row.changing" v-model="row.text" v-focus class="field" :aria-label="`${row.facet}, in your words`" @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
-            <button v-else-if="row.evidence" class="words" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" title="Show what was measured" @click="emit('show', row.evidence)">{{ row.text }}</button>
+            <v-text-field :label="`${row.facet}, in your words`" v-if="row.changing" v-model="row.text" autofocus @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
+            <v-btn variant="text" v-else-if="row.evidence" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" v-tooltip="'Show what was measured'" @click="emit('show', row.evidence)" class="words lines">{{ row.text }}</v-btn>
             <span v-else class="words" :class="{ taken: row.taken && !isSwapped(row) }">{{ row.text }}</span>
             <span class="soft sure" :title="sure(row)">{{ row.confidence === null ? '' : `${Math.round(row.confidence * 100)} %` }}</span>
-            <button class="plain" :class="{ strong: !row.taken && sound(row) }" :aria-label="`${row.taken ? 'Leave' : 'Take'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Leave' : 'Take' }}</button>
-            <button class="plain" :aria-label="`Change ${row.text}`" @click="row.changing = true">Change</button>
+            <v-btn variant="text" :class="{ strong: !row.taken && sound(row) }" :aria-label="`${row.taken ? 'Leave' : 'Take'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Leave' : 'Take' }}</v-btn>
+            <v-btn variant="text" :aria-label="`Change ${row.text}`" @click="row.changing = true">Change</v-btn>
             <p class="says soft">
               {{ sayers(row) }}<template v-if="row.stand === 'held'">; {{ row.says }}</template><span v-else-if="row.stand === 'contradicted'" class="but">, but {{ row.says }}</span><template v-else-if="row.stand === 'unmeasured'">; nobody measured it</template><template v-if="isSwapped(row)">; yours stands in its place</template><template v-for="term in termIn(row) ? [termIn(row)!] : []" :key="term.term">&nbsp;<RouterLink class="asks" :to="{ path: '/glossary', query: { term: term.term } }" :title="term.does" :aria-label="`${term.term} in the glossary`">?</RouterLink></template>
             </p>
@@ -125,15 +124,9 @@ const vFocus = { mounted: (input: HTMLInputElement) => input.focus() }
       </div>
       <SwapFields :swaps="swaps" @swap="swap" />
       <form class="begin" @submit.prevent="begin">
-        <label class="labelled">
-          <span>Written for</span>
-          <select v-model="engineId" class="field">
-            <option value="">no engine in particular</option>
-            <option v-for="one in engines.newest" :key="one.id" :value="one.id">{{ one.name }}</option>
-          </select>
-        </label>
+        <v-select label="Written for" v-model="engineId" :items="[{ title: 'no engine in particular', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" />
         <p v-if="saying" class="saying">{{ saying }}</p>
-        <p class="row-actions"><button class="do" :disabled="!saying || busy">Begin a prompt with this</button><button type="button" class="quiet" :disabled="!saying" @click="makingPart = true">Make a character, place or style</button></p>
+        <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!saying || busy" type="submit">Begin a prompt with this</v-btn><v-btn :disabled="!saying" @click="makingPart = true">Make a character, place or style</v-btn></p>
       </form>
       <PartFromPhrases v-if="makingPart" :phrases="taken" :project-id="whole.reference.projectId" :from="`the reference “${whole.reference.name || 'without a name'}”`" :picture="whole.reference.picture.sha256" @close="makingPart = false" />
     </template>

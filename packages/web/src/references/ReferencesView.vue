@@ -8,7 +8,7 @@ import { ApiProblem, messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { useIncomingPictures } from '../proofs/incoming-pictures.ts'
-import { PICTURES, uploadPicture } from '../proofs/upload.ts'
+import { uploadPicture } from '../proofs/upload.ts'
 import { counted } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
@@ -20,6 +20,7 @@ import ReadingPhrases from './ReadingPhrases.vue'
 import ReferenceNotes from './ReferenceNotes.vue'
 import PictureEvidence from './PictureEvidence.vue'
 import TogetherPanel from './TogetherPanel.vue'
+import { mdiImport } from '@mdi/js'
 
 /** Pictures to learn from: each with what was read of it drawn over it, and the phrases it suggests. */
 const route = useRoute()
@@ -88,7 +89,7 @@ const take = (files: readonly File[]) =>
     await load()
     await router.push(`/references/${last.id}`)
   })
-const { over, choose, drop } = useIncomingPictures(take)
+const { over, drop, pick } = useIncomingPictures(take)
 const change = (texts: Partial<Pick<Reference, 'name' | 'source' | 'rights' | 'note'>>) =>
   task(async () => {
     if (!whole.value) return
@@ -124,19 +125,15 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
   <main v-else class="page" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
     <h1 class="view-title">References <span class="scope">of {{ projects.current?.name ?? 'no project yet' }}</span></h1>
     <div class="finding">
-      <label class="quiet file">Bring in pictures<input type="file" class="visually-hidden" multiple :accept="PICTURES" @change="choose" /></label>
-      <button v-if="(all?.length ?? 0) > 1" class="quiet" :aria-pressed="several" @click="several = !several">{{ several ? 'Read one by one' : 'Read several together' }}</button>
+      <v-btn color="primary" variant="flat" :prepend-icon="mdiImport" @click="pick()">Import pictures</v-btn>
+      <v-btn v-if="(all?.length ?? 0) > 1" :aria-pressed="several" @click="several = !several">{{ several ? 'Read one by one' : 'Read several together' }}</v-btn>
       <span class="soft" role="status">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'or drop them here, or paste them' }}</span>
     </div>
     <p v-if="all?.length === 0" class="soft">No picture here yet. Bring one in whose light, framing or colours you want the words for; from a proof, press “Keep as a reference” beside it.</p>
     <div v-else-if="all" class="columns">
       <ul aria-label="References" class="strip">
         <li v-for="one in all" :key="one.id">
-          <label v-if="several" class="choice with">
-            <input v-model="marked" type="checkbox" :value="one.id" />
-            <img :src="`/api/pictures/${one.picture.sha256}/small`" alt="" loading="lazy" />
-            <span class="name">{{ one.name || 'without a name' }}</span>
-          </label>
+          <v-checkbox v-if="several" v-model="marked" :value="one.id" class="choice with"><template #label><img :src="`/api/pictures/${one.picture.sha256}/small`" alt="" loading="lazy" /><span class="name">{{ one.name || 'without a name' }}</span></template></v-checkbox>
           <RouterLink v-else class="choice" :to="`/references/${one.id}`" :aria-current="one.id === id ? 'true' : undefined">
             <img :src="`/api/pictures/${one.picture.sha256}/small`" alt="" loading="lazy" />
             <span><span class="name">{{ one.name || 'without a name' }}</span><span v-if="STAGES[one.stage]" class="soft stage">{{ STAGES[one.stage] }}</span></span>
@@ -149,15 +146,13 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
           <PictureEvidence :picture="whole.reference.picture" :name="whole.reference.name || 'the reference'" :evidence="evidence" hint="Press a phrase or a fact to see what bears it out." />
           <ul v-if="whole.facts?.palette.length" class="palette" aria-label="Palette">
             <li v-for="(colour, i) in whole.facts.palette" :key="colour.hex" :style="{ flexGrow: colour.share }">
-              <button class="colour" :aria-pressed="shown === `colour ${i}`" :title="`${colour.name}, ${Math.round(colour.share * 100)} %, ${oklchWords(colour.hex)}; press to see where`" @click="show(`colour ${i}`)">
-                <span class="swatch" :style="{ background: colour.hex }"></span><span class="colour-name">{{ colour.name }}</span>
-              </button>
+              <v-btn variant="text" :aria-pressed="shown === `colour ${i}`" v-tooltip="`${colour.name}, ${Math.round(colour.share * 100)} %, ${oklchWords(colour.hex)}; press to see where`" @click="show(`colour ${i}`)" class="colour lines"><span class="swatch" :style="{ background: colour.hex }"></span><span class="colour-name">{{ colour.name }}</span></v-btn>
             </li>
           </ul>
           <p v-if="whole.reference.problem" class="problem">{{ whole.reference.problem }}</p>
           <ClosingIn :reference="whole.reference" :reading="whole.reading" />
           <ReferenceNotes :whole="whole" @change="change" />
-          <p class="row-actions"><button class="plain" @click="remove(whole.reference)">Delete</button></p>
+          <p class="row-actions"><v-btn variant="text" @click="remove(whole.reference)">Delete</v-btn></p>
         </div>
         <div class="right">
           <p v-if="STAGES[whole.reference.stage]" class="soft" role="status">{{ STAGES[whole.reference.stage] }} …</p>
@@ -167,7 +162,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
             <dl class="facts">
               <template v-for="{ fact, name, says } in facts" :key="fact">
                 <dt class="soft">{{ name }}</dt>
-                <dd><button v-if="says" class="plain" :aria-pressed="shown === fact" @click="show(fact)">{{ says }}</button><span v-else class="soft">{{ whole.reference.stage === 'read' ? 'not settled' : '…' }}</span></dd>
+                <dd><v-btn variant="text" v-if="says" :aria-pressed="shown === fact" @click="show(fact)">{{ says }}</v-btn><span v-else class="soft">{{ whole.reference.stage === 'read' ? 'not settled' : '…' }}</span></dd>
               </template>
             </dl>
           </section>

@@ -16,11 +16,7 @@ const terms = computed(() => Object.fromEntries(SWAPS.map((part) => [part, part 
 <template>
   <fieldset class="swap">
     <legend>The same picture with</legend>
-    <label v-for="part in SWAPS" :key="part" class="labelled">
-      <span>{{ LABELS[part] }}</span>
-      <input class="field" :value="swaps[part]" maxlength="400" placeholder="as in the picture" :list="terms[part]?.length ? `terms-${part}` : undefined" @input="emit('swap', part, ($event.target as HTMLInputElement).value)" />
-      <datalist v-if="terms[part]?.length" :id="`terms-${part}`"><option v-for="term in terms[part]" :key="term" :value="term"></option></datalist>
-    </label>
+    <v-combobox v-for="part in SWAPS" :key="part" :model-value="swaps[part]" :label="LABELS[part]" :items="terms[part] ?? []" maxlength="400" placeholder="as in the picture" hide-no-data @update:search="emit('swap', part, $event ?? '')" />
   </fieldset>
 </template>
 

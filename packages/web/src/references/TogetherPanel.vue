@@ -69,11 +69,11 @@ const begin = () =>
             <span class="soft facet">{{ one.facet }}</span>
             <span class="words" :class="{ taken: !left.has(keyOf(one)) }">{{ one.text }}</span>
             <span class="soft">in {{ one.in }} of {{ one.of }}</span>
-            <button class="plain strong" :aria-label="`${left.has(keyOf(one)) ? 'Take' : 'Leave'} ${one.text}`" @click="toggle(one)">{{ left.has(keyOf(one)) ? 'Take' : 'Leave' }}</button>
-            <button class="plain" :disabled="isRule(one)" @click="makeRule(one)">{{ isRule(one) ? 'is a house rule' : 'Make it a house rule' }}</button>
+            <v-btn variant="text" :aria-label="`${left.has(keyOf(one)) ? 'Take' : 'Leave'} ${one.text}`" @click="toggle(one)">{{ left.has(keyOf(one)) ? 'Take' : 'Leave' }}</v-btn>
+            <v-btn variant="text" :disabled="isRule(one)" @click="makeRule(one)">{{ isRule(one) ? 'is a house rule' : 'Make it a house rule' }}</v-btn>
           </li>
         </ul>
-        <p v-if="together.shared.length"><button class="do" :disabled="taken.length === 0" @click="begin">Begin a prompt with what they share</button></p>
+        <p v-if="together.shared.length"><v-btn color="primary" variant="flat" :disabled="taken.length === 0" @click="begin">Begin a prompt with what they share</v-btn></p>
       </section>
       <section v-if="together.varying.length" aria-labelledby="varies-title">
         <h2 id="varies-title">What varies</h2>

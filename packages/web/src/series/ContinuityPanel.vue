@@ -6,6 +6,7 @@ import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { OpenSeries } from './use-series.ts'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** Where the series does not hold together: a line each with its reason, the scene it shows in, and what would mend it. */
 const props = defineProps<{ open: OpenSeries }>()
@@ -74,24 +75,23 @@ async function takeBack({ sceneId, kind, waived: because }: SeriesSlip): Promise
     <p role="status"><template v-if="!slips">Looking through the scenes …</template><strong v-else>{{ standing.length ? `${counted(standing.length, 'place')} where it does not hold together` : 'It holds together' }}</strong><span v-if="unread" class="soft unread">{{ counted(unread, 'chosen proof') }} still being looked at.</span></p>
     <p v-if="slips && !standing.length" class="soft">Traits, dress, time, seasons, weather, places, directions, style, engine and framing agree from scene to scene, and so do the chosen proofs that were looked at.</p>
     <div v-for="[scene, list] in byScene" :key="scene" class="of-scene">
-      <p><button class="plain strong" @click="emit('choose', scene)">Scene {{ numberOf(scene) }}</button> <span class="soft">{{ sceneOf(scene)?.body.beat }}</span></p>
+      <p><v-btn variant="text" @click="emit('choose', scene)">Scene {{ numberOf(scene) }}</v-btn> <span class="soft">{{ sceneOf(scene)?.body.beat }}</span></p>
       <ul>
         <li v-for="(slip, i) in list" :key="i">
           <span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }}
           <form v-if="waiving === keyOf(slip)" class="row-actions" @submit.prevent="waive(slip, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = ''">
-            <input class="field" name="because" maxlength="300" placeholder="why it is right here" aria-label="Why it is right here" @vue:mounted="({ el }: { el: unknown }) => (el as HTMLInputElement).focus()" />
-            <button class="plain">Waive</button>
+            <v-text-field label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" autofocus />
+            <v-btn variant="text" type="submit">Waive</v-btn>
           </form>
-          <span v-else class="row-actions"><button v-if="slip.fix" class="plain strong" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</button><button class="plain soft" :aria-label="`Waive: ${slip.reason}`" @click="waiving = keyOf(slip)">Waive</button></span>
+          <span v-else class="row-actions"><v-btn variant="text" v-if="slip.fix" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Waive: ${slip.reason}`" @click="waiving = keyOf(slip)">Waive</v-btn></span>
         </li>
       </ul>
     </div>
-    <details v-if="waived.length">
-      <summary class="soft">{{ counted(waived.length, 'slip') }} waived</summary>
+    <FoldOut v-if="waived.length" :title="`${counted(waived.length, 'slip')} waived`">
       <ul>
-        <li v-for="(slip, i) in waived" :key="i"><button class="plain strong" @click="emit('choose', slip.sceneId)">Scene {{ numberOf(slip.sceneId) }}</button> <span class="soft">{{ slip.reason }}{{ slip.waived ? ` Waived: ${slip.waived}` : '' }}</span> <button class="plain" :aria-label="`Look at it again: ${slip.reason}`" @click="takeBack(slip)">Look at it again</button></li>
+        <li v-for="(slip, i) in waived" :key="i"><v-btn variant="text" @click="emit('choose', slip.sceneId)">Scene {{ numberOf(slip.sceneId) }}</v-btn> <span class="soft">{{ slip.reason }}{{ slip.waived ? ` Waived: ${slip.waived}` : '' }}</span> <v-btn variant="text" :aria-label="`Look at it again: ${slip.reason}`" @click="takeBack(slip)">Look at it again</v-btn></li>
       </ul>
-    </details>
+    </FoldOut>
   </section>
 </template>
 

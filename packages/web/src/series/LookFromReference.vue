@@ -6,6 +6,7 @@ import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { thumbnailOf } from '../proofs/upload.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** What a reference picture gives, moved onto a part phrase by phrase: each is held against what the part says, and the writer says where it goes. */
 const props = defineProps<{ projectId: string; body: PartBody }>()
@@ -69,11 +70,10 @@ const inPlace = ({ text }: Row, key: string) => put(withPhrase(props.body, text,
 </script>
 
 <template>
-  <details class="look">
-    <summary>Take from a picture</summary>
+  <FoldOut class="look" title="Take from a picture">
     <p v-if="!all.length" class="soft">This project has no reference yet. <RouterLink to="/references">Bring one in</RouterLink>, or keep a proof as a reference.</p>
     <template v-else>
-      <p class="from"><img v-if="picture" :src="thumbnailOf(picture)" alt="" /><select v-model="chosen" class="field" aria-label="Reference to take from"><option value="">choose a reference …</option><option v-for="one in all" :key="one.id" :value="one.id">{{ one.name || 'without a name' }}</option></select></p>
+      <p class="from"><img v-if="picture" :src="thumbnailOf(picture)" alt="" /><v-select label="Reference to take from" v-model="chosen" :items="[{ title: 'choose a reference …', value: '' }, ...all.map((one) => ({ title: one.name || 'without a name', value: one.id }))]" /></p>
       <p v-if="chosen && !rows" class="soft" role="status">Reading it …</p>
       <p v-else-if="rows && !offered.length" class="soft">Nothing that is said of it belongs to a {{ body.kind }}. On the References page a helper can be asked to describe it.</p>
       <ul>
@@ -82,23 +82,18 @@ const inPlace = ({ text }: Row, key: string) => put(withPhrase(props.body, text,
           <p v-if="row.against" class="but">{{ row.against }}</p>
           <p class="row-actions">
             <span v-if="row.fit.is !== 'new'" :class="row.fit.is === 'said' ? 'soft' : 'but'">{{ fitSaid(row.fit) }}</span>
-            <button v-if="row.fit.is === 'against'" type="button" class="plain strong" :aria-label="`${row.text}: in place of ${row.fit.by}`" @click="inPlace(row, row.fit.key)">Put it in its place</button>
-            <template v-if="row.fit.is === 'new'"><button type="button" class="plain strong" :aria-label="`Always say ${row.text}`" @click="always(row)">Say it always</button><button v-for="aspect in ASPECTS[body.kind]" :key="aspect" type="button" class="plain" :aria-label="`${row.text} as ${aspect}`" @click="vary(row, aspect)">as {{ aspect }}</button></template>
+            <v-btn variant="text" v-if="row.fit.is === 'against'" :aria-label="`${row.text}: in place of ${row.fit.by}`" @click="inPlace(row, row.fit.key)">Put it in its place</v-btn>
+            <template v-if="row.fit.is === 'new'"><v-btn variant="text" :aria-label="`Always say ${row.text}`" @click="always(row)">Say it always</v-btn><v-btn variant="text" v-for="aspect in ASPECTS[body.kind]" :key="aspect" :aria-label="`${row.text} as ${aspect}`" @click="vary(row, aspect)">as {{ aspect }}</v-btn></template>
           </p>
         </li>
       </ul>
     </template>
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>
 .look > *:not(summary) {
   margin-top: 8px;
-}
-summary {
-  cursor: pointer;
-  width: max-content;
-  font-weight: 600;
 }
 .from {
   display: flex;

@@ -86,12 +86,12 @@ async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>
 <template>
   <section class="new" aria-labelledby="new-series">
     <h2 id="new-series" class="titled">A new series</h2>
-    <label class="labelled"><span>Its name</span><input v-model="name" class="field name" maxlength="120" placeholder="Lantern Bees" /></label>
-    <label class="labelled"><span>The story, from two lines to many pages; it may be empty</span><textarea v-model="story" class="field" :rows="split ? 6 : 14" :maxlength="MAX_STORY" /></label>
+    <v-text-field label="Its name" v-model="name" maxlength="120" placeholder="Lantern Bees" class="name" />
+    <v-textarea label="The story, from two lines to many pages; it may be empty" v-model="story" :rows="split ? 6 : 14" :max-rows="22" :maxlength="MAX_STORY" />
     <p class="row-actions">
-      <button :class="split && splitOf === story ? 'quiet' : 'do'" :disabled="!story.trim() || busy" @click="read()">Split it into scenes</button>
-      <button v-if="!story.trim()" class="do" :disabled="!name.trim() || busy" @click="make">Begin without a story</button>
-      <button class="plain" @click="emit('leave')">Leave it</button>
+      <v-btn :color="split && splitOf === story ? undefined : 'primary'" :variant="split && splitOf === story ? 'outlined' : 'flat'" :disabled="!story.trim() || busy" @click="read()">Split it into scenes</v-btn>
+      <v-btn color="primary" variant="flat" v-if="!story.trim()" :disabled="!name.trim() || busy" @click="make">Begin without a story</v-btn>
+      <v-btn variant="text" @click="emit('leave')">Leave it</v-btn>
     </p>
     <template v-if="split">
       <p v-if="split.scenes.length === 0" role="status">There is no scene in this. Write at least a sentence.</p>
@@ -105,25 +105,25 @@ async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>
               <div>
                 <p class="beat">{{ scene.beat || scene.text.slice(0, 120) }}</p>
                 <p class="soft">{{ [scene.cast.join(', '), scene.place && (scene.place.carried ? `(${scene.place.text})` : scene.place.text), scene.moment && (scene.moment.carried ? `(${scene.moment.text})` : scene.moment.text)].filter(Boolean).join(' · ') || 'nobody, nowhere, no time' }}</p>
-                <p v-if="opened === n" class="passage"><template v-for="(sentence, i) in sentencesOf(scene)" :key="sentence.at"><button v-if="i > 0" class="plain cut" @click="read([...startsNow, sentence.at])">begin a scene here</button>{{ sentence.text }}</template></p>
+                <p v-if="opened === n" class="passage"><template v-for="(sentence, i) in sentencesOf(scene)" :key="sentence.at"><v-btn variant="text" v-if="i > 0" @click="read([...startsNow, sentence.at])" class="cut">begin a scene here</v-btn>{{ sentence.text }}</template></p>
                 <template v-if="other">
                   <p v-if="n > 0 && !other.starts.includes(scene.start)" class="else">{{ other.by }} goes on here with the scene before.</p>
-                  <p v-for="at in otherWithin(scene)" :key="at" class="else">{{ other.by }} begins a scene within: “{{ firstWords(at) }} …” <button class="plain" :aria-label="`Begin a scene at “${firstWords(at)}”`" @click="read([...startsNow, at])">Begin it there</button></p>
+                  <p v-for="at in otherWithin(scene)" :key="at" class="else">{{ other.by }} begins a scene within: “{{ firstWords(at) }} …” <v-btn variant="text" :aria-label="`Begin a scene at “${firstWords(at)}”`" @click="read([...startsNow, at])">Begin it there</v-btn></p>
                 </template>
               </div>
-              <span class="row-actions"><button class="plain" :aria-expanded="opened === n" @click="opened = opened === n ? undefined : n">Its passage</button><button v-if="n > 0" class="plain" @click="joinUp(n)">Join with the one before</button></span>
+              <span class="row-actions"><v-btn variant="text" :aria-expanded="opened === n" @click="opened = opened === n ? undefined : n">Its passage</v-btn><v-btn variant="text" v-if="n > 0" @click="joinUp(n)">Join with the one before</v-btn></span>
             </li>
           </ol>
         </div>
         <div>
           <h3>Becomes characters and places</h3>
           <ul class="parts">
-            <li v-for="one in found" :key="keyOf(one)"><label><input v-model="wanted[keyOf(one)]" type="checkbox" /> {{ one.name }}</label> <span class="soft">{{ one.kind }}, {{ counted(one.scenes.length, 'scene') }}{{ one.known ? '; is there already' : one.also.length ? `; also ${one.also.join(', ')}` : '' }}</span></li>
+            <li v-for="one in found" :key="keyOf(one)"><v-checkbox :label="one.name" :model-value="wanted[keyOf(one)] ?? false" @update:model-value="wanted[keyOf(one)] = $event === true" /> <span class="soft">{{ one.kind }}, {{ counted(one.scenes.length, 'scene') }}{{ one.known ? '; is there already' : one.also.length ? `; also ${one.also.join(', ')}` : '' }}</span></li>
           </ul>
           <p class="soft">Who is left out stays in the words of the scenes.</p>
         </div>
       </div>
-      <p v-if="split.scenes.length" class="row-actions"><button class="do" :disabled="busy || splitOf !== story" @click="make">Make {{ counted(split.scenes.length, 'scene') }}</button><span v-if="splitOf !== story" class="soft">The story has changed; split it again first.</span><span v-if="busy" role="status" class="soft">Making them …</span></p>
+      <p v-if="split.scenes.length" class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || splitOf !== story" @click="make">Make {{ counted(split.scenes.length, 'scene') }}</v-btn><span v-if="splitOf !== story" class="soft">The story has changed; split it again first.</span><span v-if="busy" role="status" class="soft">Making them …</span></p>
     </template>
   </section>
 </template>

@@ -40,25 +40,25 @@ const shared = computed(() => starts.value?.filter((start) => props.starts.inclu
 <template>
   <section class="other" aria-label="Another split">
     <p v-if="!turn" class="row-actions">
-      <button class="quiet" :disabled="!helper || !profile || tooLong" @click="ask">Ask a helper for another split</button>
+      <v-btn :disabled="!helper || !profile || tooLong" @click="ask">Ask a helper for another split</v-btn>
       <span class="soft">{{ tooLong ? `A model is sent up to ${MOST_SPLIT.toLocaleString('en')} characters; this story has ${story.length.toLocaleString('en')}. The split here needs no model.` : helper && profile ? `${profile.name}${profile.simulated ? ', simulated' : ''}: ${costAbout(helper.body, story, [profile])}` : 'No language model is connected.' }}</span>
     </p>
     <template v-else>
       <GrowingAnswer v-if="isOpen(turn)" :turn="turn" :text="asking.texts[turn.id] ?? ''" />
-      <p v-if="asking.busy.value"><button class="quiet" @click="asking.stop()">Stop</button></p>
+      <p v-if="asking.busy.value"><v-btn @click="asking.stop()">Stop</v-btn></p>
       <template v-else-if="!starts">
         <p role="alert">{{ turn.problem ?? 'It was stopped.' }} The split here stays as it is.</p>
-        <p class="row-actions"><button class="quiet" @click="asking.again(turn)">Ask again</button><button class="plain" @click="asking.close()">Put away</button></p>
+        <p class="row-actions"><v-btn @click="asking.again(turn)">Ask again</v-btn><v-btn variant="text" @click="asking.close()">Put away</v-btn></p>
       </template>
       <template v-else>
         <p role="status">{{ turn.model.name }} sees {{ counted(starts.length, 'scene') }}, here {{ starts.length === 1 ? 'is' : 'are' }} {{ props.starts.length }}; {{ shared }} begin{{ shared === 1 ? 's' : '' }} at the same sentence. Where the two part is said in the list.</p>
         <p v-if="found!.unfound.length" class="soft">{{ counted(found!.unfound.length, 'beginning') }} that it quotes stand{{ found!.unfound.length === 1 ? 's' : '' }} nowhere in the story: {{ found!.unfound.map((one) => `“${one}”`).join(', ') }}.</p>
         <p class="row-actions">
-          <button class="quiet" :disabled="same(starts, props.starts)" @click="emit('take', starts)">Take its split whole</button>
-          <button class="quiet" :disabled="same(ours, props.starts)" @click="emit('take', [...ours])">Take ours whole</button>
-          <button class="plain" @click="asking.twoMore()">Two more takes</button>
-          <button v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" class="plain" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</button>
-          <button class="plain" @click="asking.close()">Put away</button>
+          <v-btn :disabled="same(starts, props.starts)" @click="emit('take', starts)">Take its split whole</v-btn>
+          <v-btn :disabled="same(ours, props.starts)" @click="emit('take', [...ours])">Take ours whole</v-btn>
+          <v-btn variant="text" @click="asking.twoMore()">Two more takes</v-btn>
+          <v-btn variant="text" v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
+          <v-btn variant="text" @click="asking.close()">Put away</v-btn>
         </p>
         <TurnFacts :turn="turn" />
       </template>

@@ -17,10 +17,7 @@ function choose(aspect: Aspect, key: string): void {
 
 <template>
   <span class="variants">
-    <select v-for="aspect in aspects" :key="aspect" class="field" :aria-label="`${aspect} of ${part.body.name}`" :value="chosen(aspect)" @change="choose(aspect, ($event.target as HTMLSelectElement).value)">
-      <option value="">{{ aspect }}: none said</option>
-      <option v-for="variant in of(aspect)" :key="variant.key" :value="variant.key">{{ variant.name }}</option>
-    </select>
+    <v-select :label="`${aspect} of ${part.body.name}`" v-for="aspect in aspects" :key="aspect" :model-value="chosen(aspect)" @update:model-value="choose(aspect, $event)" :items="[{ title: `${aspect}: none said`, value: '' }, ...of(aspect).map((variant) => ({ title: variant.name, value: variant.key }))]" />
   </span>
 </template>
 

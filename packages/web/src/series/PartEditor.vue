@@ -3,6 +3,7 @@ import { type Aspect, ASPECTS, freeKey, type PartBody, partProblems } from '@ido
 import { computed, ref, watch } from 'vue'
 import LookFromReference from './LookFromReference.vue'
 import PartReferences from './PartReferences.vue'
+import { needed } from '../shared/field-rules.ts'
 
 /** What a character, place or style says: always, by variant, and never. */
 const props = defineProps<{ body: PartBody; projectId: string; version: number; busy: boolean }>()
@@ -46,36 +47,36 @@ function moveUp(place: number): void {
 
 <template>
   <form class="part-editor" @submit.prevent="problems.length || !changed || emit('save', clean)">
-    <label class="labelled"><span>Name, as the scenes’ words call it</span><input v-model="body.name" class="field" maxlength="120" required /></label>
+    <v-text-field label="Name, as the scenes’ words call it" v-model="body.name" maxlength="120" :rules="[needed]" />
     <fieldset class="grouped">
       <legend>Always said</legend>
       <ol>
-        <li v-for="(phrase, i) in body.says" :key="phrase.key"><input v-model="phrase.text" class="field serif" maxlength="500" :aria-label="i === 0 ? 'What it is' : `Phrase ${i + 1}`" :placeholder="i === 0 ? FIRST[KIND] : NEXT[KIND]" /><button type="button" class="plain" :disabled="i === 0" :aria-label="`Phrase ${i + 1} earlier`" @click="moveUp(i)">Up</button><button type="button" class="plain" :aria-label="`Remove phrase ${i + 1}`" @click="body.says.splice(i, 1)">Remove</button></li>
+        <li v-for="(phrase, i) in body.says" :key="phrase.key"><v-text-field :label="i === 0 ? 'What it is' : `Phrase ${i + 1}`" v-model="phrase.text" maxlength="500" :placeholder="i === 0 ? FIRST[KIND] : NEXT[KIND]" class="serif" /><v-btn variant="text" :disabled="i === 0" :aria-label="`Phrase ${i + 1} earlier`" @click="moveUp(i)">Up</v-btn><v-btn variant="text" :aria-label="`Remove phrase ${i + 1}`" @click="body.says.splice(i, 1)">Remove</v-btn></li>
       </ol>
-      <button type="button" class="plain" @click="addPhrase">Add a phrase</button>
+      <v-btn variant="text" @click="addPhrase">Add a phrase</v-btn>
     </fieldset>
     <fieldset class="grouped">
       <legend>May change</legend>
       <ul>
-        <li v-for="(variant, i) in body.variants" :key="variant.key" class="variant"><select v-model="variant.aspect" class="field" :aria-label="`What variant ${i + 1} changes`"><option v-for="aspect in ASPECTS[KIND]" :key="aspect">{{ aspect }}</option></select><input v-model="variant.name" class="field" maxlength="120" placeholder="its name" :aria-label="`Name of variant ${i + 1}`" /><input v-model="variant.text" class="field serif" maxlength="500" placeholder="what is said" :aria-label="`What variant ${i + 1} says`" /><button type="button" class="plain" :aria-label="`Remove variant ${i + 1}`" @click="body.variants.splice(i, 1)">Remove</button></li>
+        <li v-for="(variant, i) in body.variants" :key="variant.key" class="variant"><v-select :label="`What variant ${i + 1} changes`" v-model="variant.aspect" :items="ASPECTS[KIND]" /><v-text-field :label="`Name of variant ${i + 1}`" v-model="variant.name" maxlength="120" placeholder="its name" /><v-text-field :label="`What variant ${i + 1} says`" v-model="variant.text" maxlength="500" placeholder="what is said" class="serif" /><v-btn variant="text" :aria-label="`Remove variant ${i + 1}`" @click="body.variants.splice(i, 1)">Remove</v-btn></li>
       </ul>
-      <p class="row-actions"><button v-for="aspect in ASPECTS[KIND]" :key="aspect" type="button" class="plain" @click="addVariant(aspect)">Another {{ aspect }}</button></p>
+      <p class="row-actions"><v-btn variant="text" v-for="aspect in ASPECTS[KIND]" :key="aspect" @click="addVariant(aspect)">Another {{ aspect }}</v-btn></p>
     </fieldset>
     <LookFromReference :project-id="projectId" :body="body" @put="put" />
     <PartReferences :project-id="projectId" :kind="KIND" :references="body.references" @change="body.references = $event" />
-    <label class="labelled"><span>Never said, one a line; it goes on the leave-out list</span><textarea v-model="never" class="field" rows="2" /></label>
+    <v-textarea label="Never said, one a line; it goes on the leave-out list" v-model="never" rows="2" auto-grow />
     <div v-if="KIND !== 'style'" class="two">
-      <label class="labelled"><span>Spoken of again as</span><input v-model="body.again" class="field" maxlength="200" :placeholder="KIND === 'character' ? 'the beekeeper' : 'the bridge'" /></label>
-      <label class="labelled"><span>Seed, if it has one</span><input class="field" type="number" min="0" :value="body.seed ?? ''" @change="body.seed = ($event.target as HTMLInputElement).value === '' ? null : Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value)))" /></label>
+      <v-text-field label="Spoken of again as" v-model="body.again" maxlength="200" :placeholder="KIND === 'character' ? 'the beekeeper' : 'the bridge'" />
+      <v-text-field label="Seed, if it has one" type="number" min="0" :model-value="body.seed ?? ''" @change="body.seed = ($event.target as HTMLInputElement).value === '' ? null : Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value)))" />
     </div>
-    <label v-if="KIND !== 'style'" class="labelled"><span>What else the story calls it, one a line</span><textarea v-model="also" class="field" rows="2" /></label>
+    <v-textarea v-if="KIND !== 'style'" label="What else the story calls it, one a line" v-model="also" rows="2" auto-grow />
     <div v-else class="two">
-      <label class="labelled"><span>Aspect ratio</span><input class="field" maxlength="20" placeholder="3:2" :value="body.settings['aspectRatio'] ?? ''" @change="($event.target as HTMLInputElement).value.trim() ? (body.settings['aspectRatio'] = ($event.target as HTMLInputElement).value.trim()) : delete body.settings['aspectRatio']" /></label>
+      <v-text-field label="Aspect ratio" maxlength="20" placeholder="3:2" :model-value="body.settings['aspectRatio'] ?? ''" @change="($event.target as HTMLInputElement).value.trim() ? (body.settings['aspectRatio'] = ($event.target as HTMLInputElement).value.trim()) : delete body.settings['aspectRatio']" />
       <slot name="engine" :body="body" />
     </div>
-    <label class="labelled"><span>Notes</span><textarea v-model="body.note" class="field" rows="2" maxlength="4000" /></label>
+    <v-textarea label="Notes" v-model="body.note" rows="2" maxlength="4000" auto-grow />
     <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>
-    <p class="row-actions"><button class="do" :disabled="busy || !changed || problems.length > 0 || !clean.name">Keep as version {{ version + 1 }}</button><button v-if="changed" type="button" class="quiet" @click="leave">Leave it as it was</button></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0 || !clean.name" type="submit">Keep as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Leave it as it was</v-btn></p>
   </form>
 </template>
 

@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
+import { needed } from '../shared/field-rules.ts'
 
 /** Makes a character, a place or a style of phrases that a draft says or a picture gives. */
 const props = defineProps<{ phrases: readonly FoundPhrase[]; projectId: string; from: string; picture?: string | undefined }>()
@@ -41,18 +42,18 @@ const wrong = computed(() => partProblems(body.value)[0])
   <v-dialog :model-value="true" max-width="620" aria-labelledby="make-part-title" @update:model-value="emit('close')">
     <form class="dialog make-part" @submit.prevent="make">
       <h1 id="make-part-title">Make a part of it</h1>
-      <p class="row-actions" role="radiogroup" aria-label="What it becomes"><label v-for="one in PART_KINDS" :key="one"><input v-model="kind" type="radio" :value="one" /> {{ TITLES[one] }}</label></p>
-      <label class="labelled"><span>Its name, as scenes will call it</span><input v-model="name" class="field" maxlength="120" required /></label>
+      <v-radio-group v-model="kind" label="What it becomes" inline><v-radio v-for="one in PART_KINDS" :key="one" :label="TITLES[one]" :value="one" /></v-radio-group>
+      <v-text-field label="Its name, as scenes will call it" v-model="name" maxlength="120" :rules="[needed]" />
       <p v-if="!rows.length" class="soft">Nothing here belongs to {{ TITLES[kind] }}. It begins empty, and you write what it says.</p>
       <ul>
-        <li v-for="({ facet, text }, i) in rows" :key="i"><label><input v-model="taken[i]" type="checkbox" /> <span class="words">{{ text }}</span> <span class="soft">{{ facet }}{{ aspectFor(kind, { facet, text }) ? `, may change: ${aspectFor(kind, { facet, text })}` : '' }}</span></label></li>
+        <li v-for="({ facet, text }, i) in rows" :key="i"><v-checkbox :model-value="taken[i] ?? false" @update:model-value="taken[i] = $event === true"><template #label><span class="words">{{ text }}</span> <span class="soft">{{ facet }}{{ aspectFor(kind, { facet, text }) ? `, may change: ${aspectFor(kind, { facet, text })}` : '' }}</span></template></v-checkbox></li>
       </ul>
       <p v-if="passed.length" class="soft">Passed over, since it repeats or contradicts another: {{ passed.map(({ text }) => `“${text}”`).join(', ') }}.</p>
-      <label v-if="picture"><input v-model="withPicture" type="checkbox" /> the picture goes along as its reference</label>
+      <v-checkbox v-if="picture" label="the picture goes along as its reference" v-model="withPicture" />
       <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
       <p class="row-actions">
-        <button class="do" type="submit" :disabled="!name.trim() || !!wrong">Make {{ TITLES[kind] }}</button>
-        <button class="quiet" type="button" @click="emit('close')">Cancel</button>
+        <v-btn color="primary" variant="flat" type="submit" :disabled="!name.trim() || !!wrong">Make {{ TITLES[kind] }}</v-btn>
+        <v-btn @click="emit('close')">Cancel</v-btn>
       </p>
     </form>
   </v-dialog>

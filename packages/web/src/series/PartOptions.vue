@@ -4,6 +4,7 @@ import { PART_KINDS, type PartBody, type PartKind } from '@idolon/core'
 import { computed, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { useProjects } from '../stores/projects.ts'
+import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
 /** The characters, places and styles of a project as options: all of a kind, one of them, or what one of them may change into. */
 const emit = defineEmits<{ add: [options: string[]] }>()
@@ -23,22 +24,13 @@ const groups = computed(() =>
     return { kind, choices: [...(own.length > 1 ? [{ key: kind, name: `all ${own.length} ${NAMES[kind]}`, options: own.map(({ body }) => said(body)) }] : []), ...own.map(({ id, body }) => ({ key: id, name: body.name, options: [said(body)] })), ...variants.filter(({ options }) => options.length)] }
   }).filter(({ choices }) => choices.length),
 )
-function add(select: HTMLSelectElement): void {
-  const chosen = groups.value.flatMap(({ choices }) => choices).find(({ key }) => key === select.value)
-  select.value = ''
+const items = computed(() => groups.value.flatMap(({ kind, choices }) => [{ title: NAMES[kind] }, ...choices.map(({ key, name }) => ({ title: name, value: key }))]))
+function add(wanted: string): void {
+  const chosen = groups.value.flatMap(({ choices }) => choices).find(({ key }) => key === wanted)
   if (chosen) emit('add', chosen.options)
 }
 </script>
 
 <template>
-  <select v-if="groups.length" class="field" aria-label="Add characters, places or styles" @change="add($event.target as HTMLSelectElement)">
-    <option value="">Add characters, places, styles …</option>
-    <optgroup v-for="{ kind, choices } in groups" :key="kind" :label="NAMES[kind]"><option v-for="{ key, name } in choices" :key="key" :value="key">{{ name }}</option></optgroup>
-  </select>
+  <ChoiceMenu v-if="groups.length" label="Add characters, places or styles" :items="items" @choose="add" />
 </template>
-
-<style scoped>
-select {
-  max-width: 230px;
-}
-</style>

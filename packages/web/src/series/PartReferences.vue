@@ -5,6 +5,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import ReferenceRows from '../desk/ReferenceRows.vue'
 import { useTask } from '../notices/notices.ts'
+import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
 /** Pictures that go along wherever a part is used: what each is for, and how closely it is followed. */
 const props = defineProps<{ projectId: string; kind: PartKind; references: ReferenceUse[] }>()
@@ -16,9 +17,8 @@ watch(() => props.projectId, (project) => void task(async () => (all.value = awa
 const MOST = 6
 const free = computed(() => all.value?.filter(({ picture, proofId }) => !props.references.some(({ reference }) => reference === picture.sha256 || reference === proofId)) ?? [])
 const gone = computed(() => (all.value ? props.references.filter(({ reference }) => !all.value!.some(({ picture, proofId }) => reference === picture.sha256 || reference === proofId)).length : 0))
-function add(select: HTMLSelectElement): void {
-  const one = free.value.find(({ id }) => id === select.value)
-  select.value = ''
+function add(wanted: string): void {
+  const one = free.value.find(({ id }) => id === wanted)
   if (one) emit('change', [...props.references, referenceFor(props.kind, one.picture.sha256)])
 }
 </script>
@@ -29,7 +29,7 @@ function add(select: HTMLSelectElement): void {
     <ReferenceRows v-if="references.length" :references="references" @change="emit('change', $event)" />
     <p v-if="gone" class="soft">{{ gone === 1 ? 'One of them is' : `${gone} of them are` }} no longer among the project’s references; it goes along until you take it off.</p>
     <p v-if="all?.length === 0" class="soft">This project has no reference yet. <RouterLink to="/references">Bring one in</RouterLink>, or keep a proof as a reference.</p>
-    <select v-else-if="references.length < MOST" class="field add" aria-label="Add a reference picture" :disabled="!free.length" @change="add($event.target as HTMLSelectElement)"><option value="">{{ free.length || !all ? 'Add a reference picture …' : 'all references of the project are here' }}</option><option v-for="one in free" :key="one.id" :value="one.id">{{ one.name || 'without a name' }}</option></select>
+    <ChoiceMenu v-else-if="references.length < MOST" label="Add a reference picture" :items="free.map((one) => ({ title: one.name || 'without a name', value: one.id }))" @choose="add" />
   </fieldset>
 </template>
 

@@ -54,7 +54,7 @@ const take = (proof: Proof) =>
 <template>
   <section class="sheet" aria-labelledby="sheet-title">
     <h2 id="sheet-title">Sheet</h2>
-    <p class="row-actions"><button class="quiet" :disabled="busy || !part.body.says.length" @click="make">{{ sheets.length ? 'Make another sheet' : 'Make a sheet' }}</button><span class="soft">Poses, expressions, dress and angles as a trial plan; the cost is said before it starts.</span></p>
+    <p class="row-actions"><v-btn :disabled="busy || !part.body.says.length" @click="make">{{ sheets.length ? 'Make another sheet' : 'Make a sheet' }}</v-btn><span class="soft">Poses, expressions, dress and angles as a trial plan; the cost is said before it starts.</span></p>
     <p v-for="one in sheets" :key="one.promptId" class="row-actions"><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink><RouterLink class="soft" :to="{ path: `/desk/${one.promptId}/plan`, query: { sheet: part.id } }">plan it</RouterLink></p>
     <TrialLine v-for="trial in trials" :key="trial.id" :trial="trial" linked @changed="task(load)" />
     <template v-if="shown.length">
@@ -63,7 +63,7 @@ const take = (proof: Proof) =>
         <li v-for="proof in shown" :key="proof.id">
           <RouterLink :to="`/proofs/${proof.id}`"><img :src="`/api/pictures/${proof.picture!.sha256}/thumbnail`" :alt="proof.output.text.slice(0, 120)" loading="lazy" /></RouterLink>
           <span v-if="isReference(proof)" class="soft">goes along</span>
-          <button v-else class="plain" @click="take(proof)">Make it the reference</button>
+          <v-btn variant="text" v-else @click="take(proof)">Make it the reference</v-btn>
         </li>
       </ul>
     </template>

@@ -14,6 +14,7 @@ import PartEditor from './PartEditor.vue'
 import PartSheet from './PartSheet.vue'
 import SceneEffects from './SceneEffects.vue'
 import { useSeries } from './use-series.ts'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** A character, place or style of a series: what it says, and what a change of it would change, shown while it is written. */
 const route = useRoute()
@@ -119,16 +120,15 @@ const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as cons
     <div v-if="part && shown" class="columns">
       <div class="left">
         <PartEditor ref="editor" :body="shown" :project-id="part.projectId" :version="part.version" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
-          <template #engine="{ body }"><label class="labelled"><span>Engine</span><select class="field" :value="body.engines[0]?.engine ?? ''" @change="body.engines = ($event.target as HTMLSelectElement).value ? [{ engine: ($event.target as HTMLSelectElement).value }] : []"><option value="">the project’s usual one</option><option v-for="one in engines.newest" :key="one.id" :value="one.id">{{ one.name }}</option></select></label></template>
+          <template #engine="{ body }"><v-select label="Engine" :model-value="body.engines[0]?.engine ?? ''" @update:model-value="body.engines = $event ? [{ engine: $event }] : []" :items="[{ title: 'the project’s usual one', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" /></template>
         </PartEditor>
         <PartSheet v-if="part.body.kind === 'character'" :part="part" :look="open.series.value?.style ?? null" :sheets="sheets" :references="part.body.references" @reference="editor?.takeAlong($event)" />
-        <details v-if="versions.length > 1">
-          <summary class="soft">{{ counted(versions.length, 'version') }}</summary>
+        <FoldOut v-if="versions.length > 1" :title="counted(versions.length, 'version')">
           <ul class="versions">
-            <li v-for="one in versions" :key="one.number"><span>{{ one.number }}</span> <span class="serif">{{ one.body.says.map(({ text }) => text).join(', ') || 'nothing said' }}</span> <time class="soft" :datetime="one.madeAt" :title="sayExactly(one.madeAt)">{{ sayWhen(one.madeAt, now) }}</time> <button v-if="one.number !== part.version" class="plain" @click="(shown = one.body), preview(one.body)">Write on from it</button></li>
+            <li v-for="one in versions" :key="one.number"><span>{{ one.number }}</span> <span class="serif">{{ one.body.says.map(({ text }) => text).join(', ') || 'nothing said' }}</span> <time class="soft" :datetime="one.madeAt" :title="sayExactly(one.madeAt)">{{ sayWhen(one.madeAt, now) }}</time> <v-btn variant="text" v-if="one.number !== part.version" @click="(shown = one.body), preview(one.body)">Write on from it</v-btn></li>
           </ul>
-        </details>
-        <p><button class="plain" @click="remove">Delete {{ part.body.name }}</button></p>
+        </FoldOut>
+        <p><v-btn variant="text" @click="remove">Delete {{ part.body.name }}</v-btn></p>
       </div>
       <div class="right">
         <SceneEffects v-if="open.series.value && (previewing || offers.length)" :series="open.series.value" :offers="offers" :decides="!previewing" :busy="busy" @decide="decide" />

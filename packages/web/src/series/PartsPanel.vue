@@ -7,6 +7,7 @@ import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { OpenSeries } from './use-series.ts'
+import { needed } from '../shared/field-rules.ts'
 
 /** Characters, places and style beside the scenes. */
 const props = defineProps<{ open: OpenSeries }>()
@@ -39,22 +40,17 @@ const add = (kind: PartKind) =>
         <li v-for="part in parts" :key="part.id">
           <RouterLink :to="`/series/${series.id}/parts/${part.id}`" class="name">{{ part.body.name }}</RouterLink>
           <span class="soft">{{ [part.body.says[0]?.text ?? 'nothing said of it yet', counted(part.scenes, 'scene')].join('; ') }}</span>
-          <label v-if="kind === 'style'" class="soft"><input type="radio" name="style" :checked="series.style === part.id" @change="open.change({ style: part.id })" /> of this series</label>
         </li>
-        <li v-if="kind === 'style' && parts.length"><label class="soft"><input type="radio" name="style" :checked="!series.style" @change="open.change({ style: null })" /> no style</label></li>
       </ul>
+      <v-select v-if="kind === 'style' && parts.length" label="Style of this series" :model-value="series.style ?? ''" :items="[{ title: 'no style', value: '' }, ...parts.map((part) => ({ title: part.body.name, value: part.id }))]" @update:model-value="open.change({ style: $event || null })" />
       <form v-if="adding === kind" class="row-actions" @submit.prevent="add(kind)">
-        <input v-model="name" v-focus class="field" :aria-label="`Name of the ${kind}`" maxlength="120" required @keydown.escape="adding = undefined" />
-        <button class="quiet" :disabled="!name.trim()">Add it</button>
+        <v-text-field :label="`Name of the ${kind}`" v-model="name" autofocus maxlength="120" :rules="[needed]" @keydown.escape="adding = undefined" />
+        <v-btn :disabled="!name.trim()" type="submit">Add it</v-btn>
       </form>
-      <button v-else class="plain" @click="(adding = kind), (name = '')">Add a {{ kind }}</button>
+      <v-btn variant="text" v-else @click="(adding = kind), (name = '')">Add a {{ kind }}</v-btn>
     </div>
   </section>
 </template>
-
-<script lang="ts">
-const vFocus = { mounted: (element: HTMLElement) => element.focus() }
-</script>
 
 <style scoped>
 .parts {

@@ -94,20 +94,20 @@ const setSeconds = (value: number) => {
         <figcaption>{{ shown.scene.body.caption || ' ' }}</figcaption>
       </figure>
       <div class="controls">
-        <button class="do" @click="toggle">{{ playing ? 'Pause' : seconds > 0 && seconds < whole ? 'Go on' : 'Play' }}</button>
-        <button class="quiet" :disabled="now.scene === 0" @click="to(now.scene - 1)">Scene before</button>
-        <button class="quiet" :disabled="now.scene === scenes.length - 1" @click="to(now.scene + 1)">Scene after</button>
-        <input type="range" min="0" :max="whole" step="0.1" :value="seconds" aria-label="Where it is played" :aria-valuetext="`scene ${shown.number}, ${clock(seconds)} of ${clock(whole)}`" @input="seconds = Number(($event.target as HTMLInputElement).value)" />
+        <v-btn color="primary" variant="flat" @click="toggle">{{ playing ? 'Pause' : seconds > 0 && seconds < whole ? 'Go on' : 'Play' }}</v-btn>
+        <v-btn :disabled="now.scene === 0" @click="to(now.scene - 1)">Scene before</v-btn>
+        <v-btn :disabled="now.scene === scenes.length - 1" @click="to(now.scene + 1)">Scene after</v-btn>
+        <v-slider label="Where it is played" :min="0" :max="whole" :step="0.1" :model-value="seconds" :aria-valuetext="`scene ${shown.number}, ${clock(seconds)} of ${clock(whole)}`" @update:model-value="seconds = $event" />
         <span class="time">{{ clock(seconds) }} of {{ clock(whole) }}</span>
-        <label>Speed <select v-model="speed" class="field"><option v-for="one in SPEEDS" :key="one" :value="one">{{ one === 1 ? 'as it is' : one < 1 ? 'half' : 'double' }}</option></select></label>
-        <label><input v-model="moves" type="checkbox" /> camera moves</label>
+        <v-select label="Speed" v-model="speed" :items="SPEEDS.map((one) => ({ title: one === 1 ? 'as it is' : one < 1 ? 'half' : 'double', value: one }))" />
+        <v-checkbox label="camera moves" v-model="moves" />
       </div>
       <div class="scene">
         <p><strong>Scene {{ shown.number }} of {{ scenes.length }}</strong> {{ shown.scene.body.beat }}<span v-if="shown.scene.stale" class="wants"> Its proof is stale.</span></p>
-        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}. <label>Seconds <input class="field seconds" type="number" min="0.5" max="120" step="0.5" :value="shown.seconds" @change="setSeconds(Number(($event.target as HTMLInputElement).value))" /></label></p>
+        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}. <v-text-field label="Seconds" type="number" min="0.5" max="120" step="0.5" :model-value="shown.seconds" @change="setSeconds(Number(($event.target as HTMLInputElement).value))" class="seconds" /></p>
       </div>
       <ol class="all" aria-label="Scenes">
-        <li v-for="(one, i) in scenes" :key="one.scene.id"><button class="plain" :aria-current="i === now.scene ? 'true' : undefined" @click="to(i)">{{ one.number }} {{ one.scene.body.beat || 'without words' }}</button> <span class="soft">{{ clock(starts[i]!) }}</span></li>
+        <li v-for="(one, i) in scenes" :key="one.scene.id"><v-btn variant="text" :aria-current="i === now.scene ? 'true' : undefined" @click="to(i)">{{ one.number }} {{ one.scene.body.beat || 'without words' }}</v-btn> <span class="soft">{{ clock(starts[i]!) }}</span></li>
       </ol>
     </template>
     <p v-else-if="open.series.value">There is no scene to play yet. <RouterLink :to="`/series/${id}`">Add one</RouterLink>.</p>

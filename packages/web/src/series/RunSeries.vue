@@ -77,15 +77,15 @@ const toggle = (id: string) => (picked.value = picked.value.has(id) ? new Set([.
 
 <template>
   <section class="run" aria-label="Try the series">
-    <label>Try the scenes <select v-model="which" class="field"><option v-for="one in WHICH" :key="one.name" :value="one.name">{{ one.title }}</option></select></label>
-    <ul v-if="which === 'some'" class="some"><li v-for="(scene, i) in scenes" :key="scene.id"><label><input type="checkbox" :checked="picked.has(scene.id)" @change="toggle(scene.id)" /> {{ i + 1 }} {{ scene.body.beat || 'a scene without words' }}</label></li></ul>
-    <p v-if="offered.length > 1" class="row-actions"><span class="soft">Each in its own aspect ratio, or in</span><label v-for="ratio in offered" :key="ratio"><input v-model="ratios" type="checkbox" :value="ratio" /> {{ ratio }}</label></p>
+    <v-select label="Try the scenes" v-model="which" :items="WHICH.map((one) => ({ title: one.title, value: one.name }))" />
+    <ul v-if="which === 'some'" class="some"><li v-for="(scene, i) in scenes" :key="scene.id"><v-checkbox :label="`${i + 1} ${scene.body.beat || 'a scene without words'}`" :model-value="picked.has(scene.id)" @update:model-value="toggle(scene.id)" /></li></ul>
+    <p v-if="offered.length > 1" class="row-actions"><span class="soft">Each in its own aspect ratio, or in</span><v-checkbox v-for="ratio in offered" :key="ratio" :label="ratio" v-model="ratios" :value="ratio" /></p>
     <p class="row-actions">
-      <button class="do" :disabled="busy || !price" @click="run">Try {{ counted(taken.length, 'scene') }}</button>
+      <v-btn color="primary" variant="flat" :disabled="busy || !price" @click="run">Try {{ counted(taken.length, 'scene') }}</v-btn>
       <span class="soft">{{ !taken.length ? 'None is like that.' : price ? `${counted(price.proofs, 'proof')}, ${price.said} in all` : 'Reckoning …' }}</span>
     </p>
-    <p v-if="coming" role="status"><progress :max="Math.max(total, coming)" :value="Math.max(total, coming) - coming" aria-label="Proofs that have come" /> {{ counted(coming, 'proof') }} to come; they land at their scenes, also when this page is closed. <button class="quiet" :disabled="stopping" @click="stop">Stop the rest</button></p>
-    <p v-if="newer.length" class="row-actions"><span>{{ counted(newer.length, 'scene has', 'scenes have') }} a proof newer than the chosen one.</span><button class="quiet" @click="chooseNewest">Choose the newest in {{ newer.length === 1 ? 'it' : 'all of them' }}</button></p>
+    <p v-if="coming" role="status"><v-progress-linear :max="Math.max(total, coming)" :model-value="Math.max(total, coming) - coming" aria-label="Proofs that have come" /> {{ counted(coming, 'proof') }} to come; they land at their scenes, also when this page is closed. <v-btn :disabled="stopping" @click="stop">Stop the rest</v-btn></p>
+    <p v-if="newer.length" class="row-actions"><span>{{ counted(newer.length, 'scene has', 'scenes have') }} a proof newer than the chosen one.</span><v-btn @click="chooseNewest">Choose the newest in {{ newer.length === 1 ? 'it' : 'all of them' }}</v-btn></p>
     <ol class="contact" aria-label="All chosen proofs">
       <li v-for="(scene, i) in scenes" :key="scene.id"><img v-if="scene.chosen?.picture" :src="`/api/pictures/${scene.chosen.picture.sha256}/thumbnail`" :alt="scene.body.beat" loading="lazy" :class="{ stale: scene.stale }" /><span v-else class="none" /><span class="soft">{{ i + 1 }}{{ scene.stale ? ' stale' : '' }}</span></li>
     </ol>

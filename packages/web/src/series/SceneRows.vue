@@ -62,12 +62,7 @@ const dropped = () => props.open.order(rows.value.map(({ id }) => id))
   <VueDraggable ref="list" v-model="rows" tag="ol" class="scene-rows" handle=".number" :animation="120" @end="dropped">
     <li v-for="(scene, i) in rows" :key="scene.id" :class="{ chosen: scene.id === chosen }">
       <span class="number" title="Drag to move it; Ctrl and an arrow key do the same" aria-hidden="true">{{ i + 1 }}</span>
-      <button class="open" :aria-current="scene.id === chosen ? 'true' : undefined" @click="emit('choose', scene.id)" @keydown="onKey($event, scene, i)">
-        <span class="visually-hidden">Scene {{ i + 1 }}: </span>
-        <span class="beat">{{ scene.body.beat || 'A scene without words yet' }}</span>
-        <span class="facts soft"><span v-if="castOf(scene)">{{ castOf(scene) }}</span><span v-if="whereOf(scene)">{{ whereOf(scene) }}</span></span>
-        <span class="facts"><span v-for="state in stateOf(scene)" :key="state.text" :class="state.wants ? 'wants' : 'soft'">{{ state.text }}</span></span>
-      </button>
+      <v-btn variant="text" :aria-current="scene.id === chosen ? 'true' : undefined" @click="emit('choose', scene.id)" @keydown="onKey($event, scene, i)" class="open lines"><span class="visually-hidden">Scene {{ i + 1 }}: </span><span class="beat">{{ scene.body.beat || 'A scene without words yet' }}</span><span class="facts soft"><span v-if="castOf(scene)">{{ castOf(scene) }}</span><span v-if="whereOf(scene)">{{ whereOf(scene) }}</span></span><span class="facts"><span v-for="state in stateOf(scene)" :key="state.text" :class="state.wants ? 'wants' : 'soft'">{{ state.text }}</span></span></v-btn>
       <img v-if="scene.chosen?.picture" :src="`/api/pictures/${scene.chosen.picture.sha256}/thumbnail`" :alt="`Chosen for scene ${i + 1}`" loading="lazy" decoding="async" draggable="false" :class="{ stale: scene.stale }" />
       <span v-else class="none" />
     </li>

@@ -98,7 +98,7 @@ useActions(() => [
   <main class="page series">
     <header>
       <h1 class="view-title">Series <span class="scope">{{ projects.current ? `of ${projects.current.name}` : 'of all projects' }}</span></h1>
-      <p v-if="all?.length" class="row-actions"><button class="plain" :disabled="making" @click="making = true">A new series</button></p>
+      <p v-if="all?.length" class="row-actions"><v-btn variant="text" :disabled="making" @click="making = true">A new series</v-btn></p>
       <nav v-if="all && (all.length > 1 || (making && all.length))" aria-label="Series" class="row-actions">
         <RouterLink v-for="one in all" :key="one.id" :to="`/series/${one.id}`" :aria-current="one.id === id && !making ? 'page' : undefined" @click="making = false">{{ one.name }}</RouterLink>
       </nav>
@@ -106,23 +106,23 @@ useActions(() => [
     <NewSeries v-if="making" :open="open" @made="made" @leave="making = false" />
     <div v-else-if="all && !all.length && !series" class="empty">
       <p>A series is a story told in scenes: the same people, places and look from the first picture to the last. Give it a story and it is split into scenes, each with a prompt of its own.</p>
-      <p><button class="do" @click="making = true">Begin from a story</button></p>
+      <p><v-btn color="primary" variant="flat" @click="making = true">Begin from a story</v-btn></p>
     </div>
     <p v-else-if="open.gone.value" role="alert">There is no such series. It may be in the <RouterLink to="/bin">bin</RouterLink>.</p>
     <template v-else-if="series">
       <div class="named">
         <SavedText class="name" :value="series.name" label="Name of the series" :maxlength="120" @save="$event.trim() && open.change({ name: $event })" />
         <span class="soft">{{ facts }}</span>
-        <span class="row-actions"><RouterLink v-if="series.scenes.length" :to="`/series/${series.id}/play`">Play it</RouterLink><button class="plain" @click="addScene">Add a scene</button><button class="plain" @click="remove">Delete the series</button></span>
+        <span class="row-actions"><RouterLink v-if="series.scenes.length" :to="`/series/${series.id}/play`">Play it</RouterLink><v-btn variant="text" @click="addScene">Add a scene</v-btn><v-btn variant="text" @click="remove">Delete the series</v-btn></span>
       </div>
       <p v-if="waiting" class="waiting"><strong>{{ counted(waiting, 'scene has', 'scenes have') }} an older version of a character, place or style.</strong> <RouterLink :to="`/series/${series.id}/changes`">See what would change</RouterLink></p>
       <div class="columns">
         <div>
           <SceneRows :open="open" :chosen="scene?.id" @choose="choose" />
-          <p v-if="!series.scenes.length">No scene yet. <button class="plain" @click="addScene">Add the first</button>{{ series.story ? ', or split the story again in a new series.' : '.' }}</p>
+          <p v-if="!series.scenes.length">No scene yet. <v-btn variant="text" @click="addScene">Add the first</v-btn>{{ series.story ? ', or split the story again in a new series.' : '.' }}</p>
         </div>
         <aside>
-          <nav class="panels row-actions" aria-label="Beside the scenes"><button v-for="one in PANELS" :key="one.name" class="plain" :aria-pressed="panel === one.name" @click="panel = one.name">{{ one.title }}</button></nav>
+          <nav class="panels row-actions" aria-label="Beside the scenes"><v-btn variant="text" v-for="one in PANELS" :key="one.name" :aria-pressed="panel === one.name" @click="panel = one.name">{{ one.title }}</v-btn></nav>
           <StoryPanel v-if="panel === 'story'" :open="open" :chosen="scene?.id" @choose="choose" />
           <PartsPanel v-else-if="panel === 'parts'" :open="open" />
           <ContinuityPanel v-else-if="panel === 'continuity'" :open="open" @choose="(chosenId = $event), (panel = 'scene')" />

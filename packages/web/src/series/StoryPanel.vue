@@ -54,18 +54,18 @@ function leave(): void {
 <template>
   <section class="story" aria-label="The story">
     <template v-if="editing">
-      <textarea v-model="text" class="field" aria-label="The story" rows="24" :maxlength="MAX_STORY" @keydown.escape="leave" />
+      <v-textarea label="The story" v-model="text" rows="24" :maxlength="MAX_STORY" @keydown.escape="leave" auto-grow />
       <p class="soft">Passages go along with their scenes; scenes whose passage you rewrite are marked.</p>
-      <p class="row-actions"><button class="do" @click="save">Keep the story</button><button class="quiet" @click="leave">Leave it as it was</button></p>
+      <p class="row-actions"><v-btn color="primary" variant="flat" @click="save">Keep the story</v-btn><v-btn @click="leave">Leave it as it was</v-btn></p>
     </template>
     <template v-else>
-      <p class="row-actions"><button class="plain" @click="editing = true">{{ story ? 'Rewrite the story' : 'Write the story' }}</button><span v-if="story" class="soft">Press a number to open its scene.</span></p>
+      <p class="row-actions"><v-btn variant="text" @click="editing = true">{{ story ? 'Rewrite the story' : 'Write the story' }}</v-btn><span v-if="story" class="soft">Press a number to open its scene.</span></p>
       <p v-if="!story" class="soft">This series has no story. Scenes can be added without one.</p>
       <div v-for="one in stretches" :key="one.start" class="stretch" :class="{ chosen: one.scene && one.scene.id === chosen, untold: !one.scene }">
-        <button v-if="one.scene" class="plain number" :aria-label="`Scene ${one.number}`" @click="emit('choose', one.scene.id)">{{ one.number }}</button>
+        <v-btn variant="text" v-if="one.scene" :aria-label="`Scene ${one.number}`" @click="emit('choose', one.scene.id)" class="number">{{ one.number }}</v-btn>
         <span v-else class="number soft" title="No scene tells this">–</span>
         <p v-if="one.scene && one.scene.id === chosen">
-          <template v-for="(sentence, i) in sentences(one)" :key="sentence.start"><button v-if="i > 0" class="plain cut" @click="open.split(one.scene!.id, sentence.start)">begin a scene here</button>{{ sentence.text }}</template>
+          <template v-for="(sentence, i) in sentences(one)" :key="sentence.start"><v-btn variant="text" v-if="i > 0" @click="open.split(one.scene!.id, sentence.start)" class="cut">begin a scene here</v-btn>{{ sentence.text }}</template>
         </p>
         <p v-else>{{ story.slice(one.start, one.end) }}</p>
       </div>

@@ -38,6 +38,6 @@ onBeforeUnmount(flush)
 </script>
 
 <template>
-  <textarea v-if="multiline" v-model="text" class="field" rows="2" :aria-label="label" :placeholder="placeholder" :maxlength="maxlength" @input="onInput" @focus="focused = true" @blur="onBlur" />
-  <input v-else v-model="text" :aria-label="label" :placeholder="placeholder" :maxlength="maxlength" @input="onInput" @focus="focused = true" @blur="onBlur" @keydown.enter="($event.target as HTMLInputElement).blur()" />
+  <v-textarea v-if="multiline" v-model="text" :label="label" :placeholder="placeholder" :maxlength="maxlength" @input="onInput" @focus="focused = true" @blur="onBlur" />
+  <v-text-field v-else v-model="text" :label="label" :placeholder="placeholder" :maxlength="maxlength" @input="onInput" @focus="focused = true" @blur="onBlur" @keydown.enter="($event.target as HTMLInputElement).blur()" />
 </template>

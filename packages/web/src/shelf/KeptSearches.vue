@@ -44,9 +44,9 @@ const forget = (search: KeptSearch) =>
       <span class="soft">Kept searches</span>
       <RouterLink v-for="search in all" :key="search.id" :to="{ path: '/shelf', query: search.query }" :aria-current="search === here ? 'true' : undefined">{{ search.name }}</RouterLink>
     </template>
-    <button v-if="here" class="plain" @click="forget(here)">Forget “{{ here.name }}”</button>
-    <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><input ref="field" v-model="name" class="field" aria-label="Name of the search" maxlength="80" @keydown.escape="naming = false" /><button class="plain" :disabled="!name.trim()">Keep it</button></form>
-    <button v-else-if="Object.keys(given).length" class="plain" @click="begin">Keep this search</button>
+    <v-btn variant="text" v-if="here" @click="forget(here)">Forget “{{ here.name }}”</v-btn>
+    <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><v-text-field label="Name of the search" ref="field" v-model="name" maxlength="80" @keydown.escape="naming = false" /><v-btn variant="text" :disabled="!name.trim()" type="submit">Keep it</v-btn></form>
+    <v-btn variant="text" v-else-if="Object.keys(given).length" @click="begin">Keep this search</v-btn>
   </div>
 </template>
 

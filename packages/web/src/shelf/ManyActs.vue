@@ -73,21 +73,21 @@ const learn = () =>
   <footer class="many">
     <div class="row-actions">
       <strong>{{ counted(chosen.length, 'prompt') }}</strong>
-      <form @submit.prevent="addTag(tag)"><input v-model="tag" class="field" list="all-tags" aria-label="Tag to add" placeholder="add a tag" maxlength="60" /><datalist id="all-tags"><option v-for="one in tags" :key="one.tag" :value="one.tag" /></datalist></form>
-      <select v-if="theirs.length" class="field" aria-label="Take a tag off" @change="change({ removeTags: [($event.target as HTMLSelectElement).value] }, 'Taken off:'), (($event.target as HTMLSelectElement).value = '')"><option value="">take a tag off</option><option v-for="one in theirs" :key="one">{{ one }}</option></select>
-      <select class="field" aria-label="Status for all" @change="change({ status: ($event.target as HTMLSelectElement).value as Status }, 'Status set for'), (($event.target as HTMLSelectElement).value = '')"><option value="">set status</option><option v-for="status in STATUSES" :key="status">{{ status }}</option></select>
-      <select class="field" aria-label="Move to a project" @change="change({ project: ($event.target as HTMLSelectElement).value }, 'Moved:'), (($event.target as HTMLSelectElement).value = '')"><option value="">move to a project</option><option v-for="project in projects.open" :key="project.id" :value="project.id">{{ project.name }}</option></select>
-      <button class="quiet" :disabled="chosen.length > MOST_LEARNED" @click="learn">{{ chosen.length === 1 ? 'Take it apart into a template' : 'Learn a template' }}</button>
+      <form @submit.prevent="addTag(tag)"><v-combobox v-model="tag" :items="tags.map((one) => one.tag)" label="Tag to add" placeholder="lantern" maxlength="60" hide-no-data /></form>
+      <v-select label="Take a tag off" v-if="theirs.length" @update:model-value="change({ removeTags: [$event] }, 'Taken off:'), ($event = '')" :items="[{ title: 'take a tag off', value: '' }, ...theirs]" />
+      <v-select label="Status for all" @update:model-value="change({ status: $event as Status }, 'Status set for'), ($event = '')" :items="[{ title: 'set status', value: '' }, ...STATUSES]" />
+      <v-select label="Move to a project" @update:model-value="change({ project: $event }, 'Moved:'), ($event = '')" :items="[{ title: 'move to a project', value: '' }, ...projects.open.map((project) => ({ title: project.name, value: project.id }))]" />
+      <v-btn :disabled="chosen.length > MOST_LEARNED" @click="learn">{{ chosen.length === 1 ? 'Take it apart into a template' : 'Learn a template' }}</v-btn>
       <a v-if="chosen.length <= MOST_CHOSEN" class="plain" :href="`/api/shelf.bundle.zip?ids=${ids.join(',')}`" download>Take out as a bundle</a>
       <template v-if="chosen.length > 1 && chosen.length <= 50">
-        <button class="plain" @click="same">They are the same</button>
-        <select class="field" aria-label="Merge them into one" @change="mergeInto(($event.target as HTMLSelectElement).value), (($event.target as HTMLSelectElement).value = '')"><option value="">merge them into</option><option v-for="prompt in chosen" :key="prompt.id" :value="prompt.id">{{ prompt.title }}</option></select>
+        <v-btn variant="text" @click="same">They are the same</v-btn>
+        <v-select label="Merge them into one" @update:model-value="mergeInto($event), ($event = '')" :items="[{ title: 'merge them into', value: '' }, ...chosen.map((prompt) => ({ title: prompt.title, value: prompt.id }))]" />
       </template>
-      <button class="plain" @click="bin">Delete</button>
-      <button class="plain end" @click="emit('all')">Select all shown</button>
-      <button class="plain" @click="emit('none')">Select none</button>
+      <v-btn variant="text" @click="bin">Delete</v-btn>
+      <v-btn variant="text" @click="emit('all')" class="end">Select all shown</v-btn>
+      <v-btn variant="text" @click="emit('none')">Select none</v-btn>
     </div>
-    <p v-if="suggested.length" class="soft">Fitting tags: <template v-for="(one, i) in suggested" :key="one"><template v-if="i">, </template><button class="plain" @click="addTag(one)">{{ one }}</button></template></p>
+    <p v-if="suggested.length" class="soft">Fitting tags: <template v-for="(one, i) in suggested" :key="one"><template v-if="i">, </template><v-btn variant="text" @click="addTag(one)">{{ one }}</v-btn></template></p>
   </footer>
 </template>
 

@@ -47,9 +47,9 @@ const differences = (one: NearPrompt) => (one.differences.length ? `; ${one.diff
       <ul>
         <li v-for="one in same" :key="one.promptId">
           <span><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ sayRecord(one) }}{{ one.said === 'same' ? ', linked by you' : '' }}{{ differences(one) }}</span></span>
-          <button class="plain" :aria-label="`Merge ${one.title} into this one`" @click="merge(one)">Merge into this</button>
-          <button v-if="one.said === 'same'" class="plain" :aria-label="`Take the link to ${one.title} away`" @click="say(one, null)">Unlink</button>
-          <button v-else class="plain" :aria-label="`Say that ${one.title} is another prompt`" @click="say(one, 'other')">Another prompt</button>
+          <v-btn variant="text" :aria-label="`Merge ${one.title} into this one`" @click="merge(one)">Merge into this</v-btn>
+          <v-btn variant="text" v-if="one.said === 'same'" :aria-label="`Take the link to ${one.title} away`" @click="say(one, null)">Unlink</v-btn>
+          <v-btn variant="text" v-else :aria-label="`Say that ${one.title} is another prompt`" @click="say(one, 'other')">Another prompt</v-btn>
         </li>
       </ul>
     </template>
@@ -58,12 +58,12 @@ const differences = (one: NearPrompt) => (one.differences.length ? `; ${one.diff
       <ul>
         <li v-for="one in merged" :key="one.promptId">
           <span><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ sayRecord(one) }}</span></span>
-          <button class="plain" :aria-label="`Take ${one.title} out again`" @click="takeOut(one)">Take out</button>
+          <v-btn variant="text" :aria-label="`Take ${one.title} out again`" @click="takeOut(one)">Take out</v-btn>
         </li>
       </ul>
     </template>
     <p v-if="apart.length" class="soft">
-      Told apart by you: <template v-for="(one, i) in apart" :key="one.promptId"><template v-if="i">, </template><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <button class="plain" :aria-label="`Leave it to the words whether ${one.title} is the same`" @click="say(one, null)">Undo</button></template>
+      Told apart by you: <template v-for="(one, i) in apart" :key="one.promptId"><template v-if="i">, </template><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <v-btn variant="text" :aria-label="`Leave it to the words whether ${one.title} is the same`" @click="say(one, null)">Undo</v-btn></template>
     </p>
   </div>
 </template>

@@ -26,12 +26,12 @@ const found = computed(() => {
     <span>{{ looking ? 'Looking …' : found }}</span>
     <span v-for="word in answer?.read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
     <span v-if="answer?.unread">{{ counted(answer.unread, 'prompt') }} still to be read for {{ byMeaning ? 'what they mean' : 'what facets say' }}.</span>
-    <button v-if="text('q')" class="plain" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</button>
-    <button v-if="families || each" class="plain" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Families together' : 'Each prompt by itself' }}</button>
-    <button v-if="filtered" class="plain" @click="router.replace({ query: {} })">Clear the search</button>
+    <v-btn variant="text" v-if="text('q')" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</v-btn>
+    <v-btn variant="text" v-if="families || each" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Families together' : 'Each prompt by itself' }}</v-btn>
+    <v-btn variant="text" v-if="filtered" @click="router.replace({ query: {} })">Clear the search</v-btn>
     <RouterLink class="end" to="/shelf/in">Bring in</RouterLink>
     <span v-if="some">Take out as <template v-for="([ending, name], i) in TAKEN_OUT" :key="ending"><template v-if="i">, </template><a :href="`/api/shelf.${ending}?${address}`" download>{{ name }}</a></template></span>
-    <button class="plain" @click="emit('tags')">Tags</button>
+    <v-btn variant="text" @click="emit('tags')">Tags</v-btn>
     <RouterLink to="/bin">The bin</RouterLink>
   </p>
 </template>

@@ -6,6 +6,7 @@ import { call } from '../api/call.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
 import { type SearchName, STATUSES } from './shelf-query.ts'
+import DayField from '../shared/DayField.vue'
 
 /** What is looked for: words, and what prompts are held to beside; the less used stand behind one word until they are set. */
 const props = defineProps<{ text: (name: SearchName) => string; tags: TagCount[] }>()
@@ -46,31 +47,22 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
 
 <template>
   <div class="finding">
-    <input v-model="q" class="field words" type="search" aria-label="Find by words in text, title, tags and notes, or by what a facet says" placeholder="Words, or what a facet says: light: rim light" maxlength="500" />
-    <select class="field" aria-label="Project" :value="text('project')" @change="emit('set', 'project', value($event))">
-      <option value="">every project</option>
-      <option v-for="project in projects.all" :key="project.id" :value="project.id">{{ project.name }}{{ project.archivedAt ? ' (archived)' : '' }}</option>
-    </select>
-    <select class="field" aria-label="Tag" :value="text('tag')" @change="emit('set', 'tag', value($event))">
-      <option value="">any tag</option>
-      <option v-for="tag in tags" :key="tag.tag" :value="tag.tag">{{ tag.tag }} ({{ tag.count }})</option>
-    </select>
-    <select class="field" aria-label="Status" :value="text('status')" @change="emit('set', 'status', value($event))">
-      <option value="">any status</option>
-      <option v-for="status in STATUSES" :key="status">{{ status }}</option>
-    </select>
-    <button class="plain" :aria-expanded="shown" :disabled="shown && !open" @click="open = !open">{{ open ? 'Fewer ways' : 'More ways' }}</button>
+    <v-text-field label="Find by words in text, title, tags and notes, or by what a facet says" v-model="q" type="search" placeholder="Words, or what a facet says: light: rim light" maxlength="500" class="words" />
+    <v-select label="Project" :model-value="text('project')" @update:model-value="emit('set', 'project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: `${project.name}${project.archivedAt ? ' (archived)' : ''}`, value: project.id }))]" />
+    <v-select label="Tag" :model-value="text('tag')" @update:model-value="emit('set', 'tag', $event)" :items="[{ title: 'any tag', value: '' }, ...tags.map((tag) => ({ title: `${tag.tag} (${tag.count})`, value: tag.tag }))]" />
+    <v-select label="Status" :model-value="text('status')" @update:model-value="emit('set', 'status', $event)" :items="[{ title: 'any status', value: '' }, ...STATUSES]" />
+    <v-btn variant="text" :aria-expanded="shown" :disabled="shown && !open" @click="open = !open">{{ open ? 'Fewer ways' : 'More ways' }}</v-btn>
   </div>
   <div v-if="shown" class="finding second">
-    <select class="field" aria-label="Tried" :value="text('tried')" @change="emit('set', 'tried', value($event))"><option value="">tried or not</option><option value="yes">tried</option><option value="no">not tried yet</option></select>
-    <label>kept at least <input class="field number" type="number" min="0" :value="text('kept')" aria-label="Keepers at least" @change="emit('set', 'kept', value($event))" /></label>
-    <select class="field" aria-label="Engine" :value="text('engine')" @change="emit('set', 'engine', value($event))"><option value="">any engine</option><option v-for="engine in engines.newest" :key="engine.id" :value="engine.id">{{ engine.name }}</option></select>
-    <select class="field" aria-label="Colour of the best proof" :value="text('colour')" @change="emit('set', 'colour', value($event))"><option value="">any colour</option><option v-for="colour in COLOURS" :key="colour">{{ colour }}</option></select>
-    <select class="field" aria-label="Template" :value="text('template')" @change="emit('set', 'template', value($event))"><option value="">any template</option><option v-for="template in templates.filter(({ drafts, id }) => drafts || id === text('template'))" :key="template.id" :value="template.id">{{ template.body.name }}</option></select>
-    <select v-if="parts.length || text('part')" class="field" aria-label="Character, place or style" :value="text('part')" @change="emit('set', 'part', value($event))"><option value="">any character, place, style</option><optgroup v-for="kind in PART_KINDS" :key="kind" :label="kind"><option v-for="part in parts.filter(({ body }) => body.kind === kind)" :key="part.id" :value="part.id">{{ part.body.name }}</option></optgroup></select>
+    <v-select label="Tried" :model-value="text('tried')" @update:model-value="emit('set', 'tried', $event)" :items="[{ title: 'tried or not', value: '' }, { title: 'tried', value: 'yes' }, { title: 'not tried yet', value: 'no' }]" />
+    <v-text-field label="Kept at least" type="number" min="0" :model-value="text('kept')" @change="emit('set', 'kept', value($event))" class="number" />
+    <v-select label="Engine" :model-value="text('engine')" @update:model-value="emit('set', 'engine', $event)" :items="[{ title: 'any engine', value: '' }, ...engines.newest.map((engine) => ({ title: engine.name, value: engine.id }))]" />
+    <v-select label="Colour of the best proof" :model-value="text('colour')" @update:model-value="emit('set', 'colour', $event)" :items="[{ title: 'any colour', value: '' }, ...COLOURS]" />
+    <v-select label="Template" :model-value="text('template')" @update:model-value="emit('set', 'template', $event)" :items="[{ title: 'any template', value: '' }, ...templates.filter(({ drafts, id }) => drafts || id === text('template')).map((template) => ({ title: template.body.name, value: template.id }))]" />
+    <v-select v-if="parts.length || text('part')" label="Character, place or style" :model-value="text('part')" :items="[{ title: 'any', value: '' }, ...PART_KINDS.flatMap((kind) => parts.filter(({ body }) => body.kind === kind).map((part) => ({ title: part.body.name, value: part.id, props: { subtitle: kind } })))]" @update:model-value="emit('set', 'part', $event)" />
     <span class="dates">
-      <label>changed from <input class="field" type="date" :value="text('since')" aria-label="Changed from" @change="emit('set', 'since', value($event))" /></label>
-      <label>to <input class="field" type="date" :value="text('until')" aria-label="Changed to" @change="emit('set', 'until', value($event))" /></label>
+      <DayField label="Changed from" :day="text('since')" @choose="emit('set', 'since', $event)" />
+      <DayField label="Changed to" :day="text('until')" @choose="emit('set', 'until', $event)" />
     </span>
   </div>
 </template>

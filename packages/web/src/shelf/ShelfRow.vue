@@ -14,13 +14,13 @@ const opened = ref<'evidence' | 'same'>()
 
 <template>
   <div class="shelf-row">
-    <label class="select"><input type="checkbox" :checked="selected" :aria-label="`Select ${prompt.title}`" @change="emit('toggle')" /></label>
+    <v-checkbox :aria-label="`Select ${prompt.title}`" :model-value="selected" @update:model-value="emit('toggle')" class="select" />
     <PromptRow :prompt="prompt" :to="`/desk/${prompt.id}`" :why="prompt.why" heading="h2">
-      <button class="plain" :aria-expanded="opened === 'evidence'" :aria-label="`What ${prompt.title} has shown`" @click="opened = opened === 'evidence' ? undefined : 'evidence'">Evidence</button>
-      <button class="quiet" :aria-label="`Use ${prompt.title} again`" @click="emit('reuse')">Use again</button>
-      <button class="plain" :aria-label="`Delete ${prompt.title}`" @click="emit('remove')">Delete</button>
+      <v-btn variant="text" :aria-expanded="opened === 'evidence'" :aria-label="`What ${prompt.title} has shown`" @click="opened = opened === 'evidence' ? undefined : 'evidence'">Evidence</v-btn>
+      <v-btn :aria-label="`Use ${prompt.title} again`" @click="emit('reuse')">Use again</v-btn>
+      <v-btn variant="text" :aria-label="`Delete ${prompt.title}`" @click="emit('remove')">Delete</v-btn>
     </PromptRow>
-    <p v-if="prompt.alike" class="alike"><button class="plain" :aria-expanded="opened === 'same'" @click="opened = opened === 'same' ? undefined : 'same'">{{ counted(prompt.alike, 'more prompt says', 'more prompts say') }} the same</button></p>
+    <p v-if="prompt.alike" class="alike"><v-btn variant="text" :aria-expanded="opened === 'same'" @click="opened = opened === 'same' ? undefined : 'same'">{{ counted(prompt.alike, 'more prompt says', 'more prompts say') }} the same</v-btn></p>
     <EvidenceOf v-if="opened === 'evidence'" class="beneath" :prompt-id="prompt.id" :title="prompt.title" />
     <SameOf v-else-if="opened === 'same'" class="beneath" :prompt-id="prompt.id" :title="prompt.title" />
   </div>

@@ -28,16 +28,16 @@ const rename = (from: string, to: string) =>
     <div class="dialog tags">
       <h1 id="tags-title">Tags</h1>
       <p>Write another name over a tag; the name of another tag joins the two.</p>
-      <input v-model="find" class="field" type="search" aria-label="Find a tag" placeholder="Find a tag" />
+      <v-text-field label="Find a tag" v-model="find" type="search" placeholder="Find a tag" />
       <ul>
         <li v-for="one in shown" :key="one.tag">
-          <input class="field" :value="one.tag" :aria-label="`Name of the tag ${one.tag}`" maxlength="60" @change="rename(one.tag, ($event.target as HTMLInputElement).value)" />
+          <v-text-field :label="`Name of the tag ${one.tag}`" :model-value="one.tag" maxlength="60" @change="rename(one.tag, ($event.target as HTMLInputElement).value)" />
           <span class="soft">{{ counted(one.count, 'prompt') }}</span>
-          <button class="plain" :aria-label="`Take the tag ${one.tag} away`" @click="rename(one.tag, '')">Take away</button>
+          <v-btn variant="text" :aria-label="`Take the tag ${one.tag} away`" @click="rename(one.tag, '')">Take away</v-btn>
         </li>
       </ul>
       <p v-if="!tags.length" class="soft">No tag yet. Tags are given on the Desk, or to many prompts at once on the Shelf.</p>
-      <p class="row-actions"><button class="quiet" @click="emit('close')">Close</button></p>
+      <p class="row-actions"><v-btn @click="emit('close')">Close</v-btn></p>
     </div>
   </v-dialog>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js'
 import { makeDrafts, type Template } from '@idolon/contract'
 import { slotsOf, readTemplate } from '@idolon/core'
 import type { Filled } from '@idolon/core/reader'
 import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { VCombobox, VTextField } from 'vuetify/components'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
@@ -13,6 +15,7 @@ import { useProjects } from '../stores/projects.ts'
 import { filledParts } from './frame-parts.ts'
 import FrameText from './FrameText.vue'
 import { useValueRows } from './value-rows.ts'
+import { TABLE_FILES, usePickFiles } from '../shared/pick-files.ts'
 
 /** Fills a template: a row of values a draft, with what the row that is being written reads. */
 const props = defineProps<{ template: Template }>()
@@ -31,8 +34,10 @@ const at = ref({ row: 0, slot: '' })
 const tags = ref('')
 const making = ref(false)
 const pasting = ref<string>()
-const file = useTemplateRef<HTMLInputElement>('file')
 const grid = useTemplateRef<HTMLElement>('grid')
+/** Rows are drawn as they come into sight, however many a sheet has. */
+const HEIGHT = 300
+const headers = computed(() => [{ key: 'row', title: '', sortable: false, width: 34 }, ...names.value.map((name) => ({ key: name, title: name, sortable: false, minWidth: '150px' })), { key: 'remove', title: '', sortable: false, width: 40 }])
 /** What the row at hand gives, as far as it is worked out. */
 const shown = shallowRef<Filled>()
 
@@ -59,10 +64,9 @@ function paste(event: ClipboardEvent, row: number, slot: string): void {
   event.preventDefault()
   table.take(text, { row, slot })
 }
-async function fromFile(input: HTMLInputElement): Promise<void> {
-  const [given] = input.files ?? []
-  input.value = ''
-  const text = given && (await task(() => readText(given)))
+const pickFile = usePickFiles({ accept: TABLE_FILES }, ([given]) => void (given && fromFile(given)))
+async function fromFile(given: File): Promise<void> {
+  const text = await task(() => readText(given))
   if (text !== undefined) table.take(text)
 }
 function takeSheet(): void {
@@ -75,7 +79,7 @@ function onKey(event: KeyboardEvent, row: number, slot: string): void {
   if (!step) return
   event.preventDefault()
   if (step > 0 && row === table.rows.value.length - 1) table.add()
-  setTimeout(() => grid.value?.querySelector<HTMLInputElement>(`[data-cell="${row + step} ${CSS.escape(slot)}"]`)?.focus())
+  setTimeout(() => grid.value?.querySelector<HTMLInputElement>(`[data-cell="${row + step} ${CSS.escape(slot)}"] input`)?.focus())
 }
 const ready = computed(() => (table.filled.value.length ? table.filled.value : table.rows.value.slice(0, 1)))
 /** Makes the drafts; to plan trials, the first alone. */
@@ -103,52 +107,45 @@ async function make(planned = false): Promise<void> {
 <template>
   <section class="fill" aria-labelledby="fill-title">
     <h3 id="fill-title">Fill it</h3>
-    <div class="scroll" tabindex="-1">
-      <table ref="grid">
-        <thead>
-          <tr>
-            <th scope="col"><span class="visually-hidden">Row</span></th>
-            <th v-for="slot in slots" :key="slot.name" scope="col">
-              {{ slot.name }}
-              <button v-if="slot.options.length > 1" class="plain each" :title="`A row for each of its ${slot.options.length} options`" @click="table.eachOption(slot.name, slot.options)">each of {{ slot.options.length.toLocaleString('en') }}</button>
-            </th>
-            <th scope="col"><span class="visually-hidden">Take the row away</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(row, r) in table.rows.value" :key="row.id" :class="{ here: r === at.row }">
-            <th scope="row" class="soft">{{ r + 1 }}</th>
+    <div ref="grid">
+      <v-data-table-virtual :headers="headers" :items="table.rows.value" item-value="id" :height="HEIGHT" fixed-header class="values">
+        <template v-for="slot in slots" :key="slot.name" #[`header.${slot.name}`]>
+          {{ slot.name }}
+          <v-btn v-if="slot.options.length > 1" v-tooltip="`A row for each of its ${slot.options.length} options`" variant="text" size="small" @click="table.eachOption(slot.name, slot.options)">each of {{ slot.options.length.toLocaleString('en') }}</v-btn>
+        </template>
+        <template #item="{ item, index }">
+          <tr :class="{ here: index === at.row }">
+            <th scope="row" class="soft">{{ index + 1 }}</th>
             <td v-for="slot in slots" :key="slot.name">
-              <input
-                :data-cell="`${r} ${slot.name}`"
-                :value="row.values[slot.name] ?? ''"
-                :aria-label="`${slot.name}, row ${r + 1}`"
+              <component
+                :is="slot.options.length ? VCombobox : VTextField"
+                :data-cell="`${index} ${slot.name}`"
+                :model-value="item.values[slot.name] ?? ''"
+                :aria-label="`${slot.name}, row ${index + 1}`"
                 :placeholder="slot.fallback"
-                :title="[row.values[slot.name] || slot.fallback, slot.hint].filter(Boolean).join(' · ')"
-                :list="at.row === r && at.slot === slot.name ? 'offered-values' : undefined"
+                v-bind="slot.options.length ? { items: at.row === index && at.slot === slot.name ? offered : [], hideNoData: true, menuIcon: '', 'onUpdate:search': (text: string) => table.set(index, slot.name, text) } : {}"
+                variant="plain"
                 maxlength="500"
-                @focus="at = { row: r, slot: slot.name }"
-                @input="table.set(r, slot.name, ($event.target as HTMLInputElement).value)"
-                @paste="paste($event, r, slot.name)"
-                @keydown="onKey($event, r, slot.name)"
+                @focus="at = { row: index, slot: slot.name }"
+                @update:model-value="table.set(index, slot.name, String($event ?? ''))"
+                @paste="paste($event, index, slot.name)"
+                @keydown="onKey($event, index, slot.name)"
               />
             </td>
-            <td><button v-if="table.rows.value.length > 1" class="plain" :aria-label="`Take row ${r + 1} away`" @click="table.remove(r)">Take away</button></td>
+            <td><v-btn v-if="table.rows.value.length > 1" v-tooltip="'Remove the row'" variant="text" size="small" :icon="mdiClose" :aria-label="`Remove row ${index + 1}`" @click="table.remove(index)" /></td>
           </tr>
-        </tbody>
-      </table>
-      <datalist id="offered-values"><option v-for="option in offered" :key="option" :value="option" /></datalist>
+        </template>
+      </v-data-table-virtual>
     </div>
     <p class="row-actions">
-      <button class="plain" @click="table.add()">Add a row</button>
-      <button class="plain" :aria-expanded="pasting !== undefined" @click="pasting = pasting === undefined ? '' : undefined">Paste a sheet</button>
-      <button class="plain" @click="file?.click()">From a CSV file</button>
-      <button v-if="table.rows.value.length > 1" class="plain" @click="table.clear()">Empty the table</button>
-      <input ref="file" type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="fromFile($event.target as HTMLInputElement)" />
+      <v-btn variant="text" @click="table.add()">Add a row</v-btn>
+      <v-btn variant="text" :aria-expanded="pasting !== undefined" @click="pasting = pasting === undefined ? '' : undefined">Paste a sheet</v-btn>
+      <v-btn variant="text" @click="pickFile()">From a CSV file</v-btn>
+      <v-btn variant="text" v-if="table.rows.value.length > 1" @click="table.clear()">Empty the table</v-btn>
     </p>
     <form v-if="pasting !== undefined" class="pasted" @submit.prevent="takeSheet">
-      <textarea v-model="pasting" class="field exact" rows="5" aria-label="A sheet of values" :placeholder="`${names.join('\t')}\n…`" />
-      <button class="quiet" :disabled="!pasting.trim()">Take it over</button>
+      <v-textarea label="A sheet of values" v-model="pasting" rows="5" :placeholder="`${names.join('\t')}\n…`" auto-grow class="exact" />
+      <v-btn :disabled="!pasting.trim()" type="submit">Take it over</v-btn>
     </form>
     <ul v-if="table.said.value.length" class="said" role="status"><li v-for="line in table.said.value.slice(0, 6)" :key="line">{{ line }}</li></ul>
     <div class="reads">
@@ -157,10 +154,10 @@ async function make(planned = false): Promise<void> {
       <p v-else class="soft">nothing yet</p>
     </div>
     <p class="row-actions make">
-      <button class="do" :disabled="making || !projects.current" @click="make()">Make {{ ready.length === 1 ? 'the draft' : counted(ready.length, 'draft') }}</button>
-      <button class="quiet" :disabled="making" title="Makes the draft of the first row and plans trials over the options of its slots" @click="make(true)">Plan trials over its options</button>
+      <v-btn color="primary" variant="flat" :disabled="making || !projects.current" @click="make()">Make {{ ready.length === 1 ? 'the draft' : counted(ready.length, 'draft') }}</v-btn>
+      <v-btn :disabled="making" v-tooltip="'Makes the draft of the first row and plans trials over the options of its slots'" @click="make(true)">Plan trials over its options</v-btn>
       <span>in {{ projects.current?.name ?? 'a first project' }}</span>
-      <label>tagged <input v-model="tags" class="field" placeholder="with commas" maxlength="200" /></label>
+      <v-text-field label="Tagged" v-model="tags" placeholder="with commas" maxlength="200" />
     </p>
   </section>
 </template>
@@ -170,69 +167,26 @@ async function make(planned = false): Promise<void> {
   display: grid;
   gap: 8px;
 }
-.scroll {
-  overflow-x: auto;
-  max-height: 300px;
+.values {
   border: 1px solid var(--rule);
   background: var(--sheet);
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-thead th {
-  position: sticky;
-  top: 0;
-  background: var(--paper);
-  font-size: 12.5px;
-  text-align: left;
-  white-space: nowrap;
-}
-th,
-td {
-  padding: 3px 6px;
-  border-bottom: 1px solid var(--rule);
-}
-tbody th {
-  width: 30px;
+.values th {
   font-weight: 400;
   font-size: 12.5px;
-  text-align: right;
 }
-.each {
-  margin-left: 6px;
-  font-weight: 400;
-  color: var(--soft);
-}
-td input {
-  width: 100%;
-  min-width: 132px;
-  padding: 3px 4px;
-  border: 1px solid transparent;
-  background: none;
+.values td :deep(.v-field__input) {
+  padding: 2px 4px;
   font-family: var(--serif);
   font-size: 15px;
 }
-td input::placeholder {
-  font-style: italic;
-}
-td input:hover {
-  border-color: var(--rule-strong);
-}
-.here td input {
-  border-color: var(--rule);
-}
-td .plain {
-  white-space: nowrap;
-  font-size: 12.5px;
+.values .here td {
+  background: var(--wash);
 }
 .pasted {
   display: flex;
   gap: 12px;
   align-items: end;
-}
-.pasted textarea {
-  flex: 1;
 }
 .said {
   padding-left: 11px;

@@ -27,19 +27,19 @@ const shares = computed(() => found.value !== undefined && found.value.slots.len
 
 <template>
   <form class="learn" @submit.prevent="found && shares && emit('take', found.text, found.slots)">
-    <label class="labelled"><span>Two or more variants of a prompt, with an empty line between them; or one, to take it apart</span><textarea v-model="given" class="field" rows="8" maxlength="200000" /></label>
+    <v-textarea label="Two or more variants of a prompt, with an empty line between them; or one, to take it apart" v-model="given" rows="8" maxlength="200000" auto-grow />
     <template v-if="found && shares">
       <p class="soft">{{ texts.length === 1 ? 'Taken apart by what it says' : `What ${texts.length} texts share; filled with the values below, each comes back exactly` }}</p>
       <FrameText :parts="frameParts(found.text)" />
       <div class="scroll">
-        <table>
+        <v-table>
           <thead><tr><th v-for="slot in found.slots" :key="slot.name" scope="col">{{ slot.name }}</th></tr></thead>
           <tbody><tr v-for="(row, i) in found.rows" :key="i"><td v-for="slot in found.slots" :key="slot.name">{{ row[slot.name] || '—' }}</td></tr></tbody>
-        </table>
+        </v-table>
       </div>
     </template>
     <p v-else-if="found" class="soft" role="status">These texts share no frame. Give variants of one prompt, such as the same scene with another subject.</p>
-    <p class="row-actions"><button class="do" :disabled="!shares">Go on with this frame</button><button type="button" class="quiet" @click="emit('cancel')">Leave it</button></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!shares" type="submit">Go on with this frame</v-btn><v-btn @click="emit('cancel')">Leave it</v-btn></p>
   </form>
 </template>
 

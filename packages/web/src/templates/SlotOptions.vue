@@ -4,49 +4,46 @@ import { computed, ref, useTemplateRef } from 'vue'
 import { useTask } from '../notices/notices.ts'
 import PartOptions from '../series/PartOptions.vue'
 import { readText } from '../shared/read-text.ts'
+import { TABLE_FILES, usePickFiles } from '../shared/pick-files.ts'
 
 /** The options of one slot: typed or pasted, one a line, from a CSV file, or from the glossary. */
 const props = defineProps<{ of: TemplateSlot }>()
 const emit = defineEmits<{ change: [options: string[]] }>()
 const task = useTask()
-const file = useTemplateRef<HTMLInputElement>('file')
 const problems = ref<string[]>([])
 const text = computed(() => props.of.options.join('\n'))
 const terms = computed(() => (props.of.facet ? TERMS_BY_FACET[props.of.facet] : []))
-const chosenTerm = ref('')
+const chosenTerm = ref<string | null>('')
 
 function take(given: string, added: readonly string[] = []): void {
   const read = readOptions([...added, given].join('\n'))
   problems.value = read.problems
   emit('change', read.options)
 }
-async function fromFile(input: HTMLInputElement): Promise<void> {
-  const [given] = input.files ?? []
-  input.value = ''
-  const read = given && (await task(() => readText(given)))
+const pickFile = usePickFiles({ accept: TABLE_FILES }, ([given]) => void (given && fromFile(given)))
+async function fromFile(given: File): Promise<void> {
+  const read = await task(() => readText(given))
   if (read === undefined) return
   const more = readOptions(read)
   take(more.options.join('\n'), props.of.options)
   problems.value = [...problems.value, ...more.problems]
 }
 function addTerm(): void {
-  if (chosenTerm.value.trim()) take(chosenTerm.value, props.of.options)
+  if (chosenTerm.value?.trim()) take(chosenTerm.value.trim(), props.of.options)
   chosenTerm.value = ''
 }
 </script>
 
 <template>
   <div class="options">
-    <label class="labelled"><span>Options of {{ of.name }}, one a line ({{ of.options.length.toLocaleString('en') }})</span><textarea class="field" rows="4" :value="text" @change="take(($event.target as HTMLTextAreaElement).value)" /></label>
+    <v-textarea :label="`Options of ${of.name}, one a line (${of.options.length.toLocaleString('en')})`" rows="4" :model-value="text" @change="take(($event.target as HTMLTextAreaElement).value)" auto-grow />
     <p class="row-actions">
-      <button type="button" class="plain" @click="file?.click()">Add from a CSV file</button>
+      <v-btn variant="text" @click="pickFile()">Add from a CSV file</v-btn>
       <span v-if="terms.length" class="from-glossary">
-        <input v-model="chosenTerm" class="field" :list="`terms-${of.facet}`" :aria-label="`A term of the glossary for ${of.name}`" placeholder="a term of the glossary" @keydown.enter.prevent="addTerm" />
-        <datalist :id="`terms-${of.facet}`"><option v-for="term in terms" :key="term" :value="term" /></datalist>
-        <button type="button" class="plain" :disabled="!chosenTerm.trim()" @click="addTerm">Add</button>
+        <v-combobox v-model="chosenTerm" :items="[...terms]" :label="`A term of the glossary for ${of.name}`" hide-no-data @keydown.enter.prevent="addTerm" />
+        <v-btn variant="text" :disabled="!chosenTerm?.trim()" @click="addTerm">Add</v-btn>
       </span>
       <PartOptions @add="take($event.join('\n'), of.options)" />
-      <input ref="file" type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" class="visually-hidden" tabindex="-1" aria-hidden="true" @change="fromFile($event.target as HTMLInputElement)" />
     </p>
     <ul v-if="problems.length" role="status"><li v-for="problem in problems.slice(0, 4)" :key="problem">{{ problem }}</li></ul>
   </div>

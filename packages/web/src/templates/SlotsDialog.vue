@@ -39,14 +39,14 @@ async function goOn(): Promise<void> {
       <p>Choose what is to be swapped. What stands there now is what the slot says by itself.</p>
       <ul>
         <li v-for="phrase in rows" :key="phrase.start">
-          <label><input type="checkbox" :checked="taken.has(phrase.start)" @change="toggle(phrase.start)" /> <span class="soft facet">{{ phrase.facet }}</span> <span class="words">{{ phrase.text }}</span></label>
-          <input v-if="taken.has(phrase.start)" v-model="names[phrase.start]" class="field" :placeholder="phrase.facet" :aria-label="`Name of the slot for ${phrase.text}`" maxlength="60" pattern="[\p{L}][\p{L}\p{N} _\-]*" title="Begins with a letter; letters, figures, spaces and hyphens." />
+          <v-checkbox :model-value="taken.has(phrase.start)" @update:model-value="toggle(phrase.start)"><template #label><span class="soft facet">{{ phrase.facet }}</span> <span class="words">{{ phrase.text }}</span></template></v-checkbox>
+          <v-text-field :label="`Name of the slot for ${phrase.text}`" v-if="taken.has(phrase.start)" v-model="names[phrase.start]" :placeholder="phrase.facet" maxlength="60" pattern="[\p{L}][\p{L}\p{N} _\-]*" title="Begins with a letter; letters, figures, spaces and hyphens." />
         </li>
       </ul>
       <FrameText :parts="frameParts(made.text)" />
       <p class="row-actions">
-        <button class="do" type="submit" :disabled="taken.size === 0">Go on</button>
-        <button class="quiet" type="button" @click="emit('close')">Cancel</button>
+        <v-btn color="primary" variant="flat" type="submit" :disabled="taken.size === 0">Go on</v-btn>
+        <v-btn @click="emit('close')">Cancel</v-btn>
       </p>
     </form>
   </v-dialog>

@@ -3,6 +3,7 @@ import { FACETS, type Facet, slotsFor, type TemplateBody, templateProblems, type
 import { computed, ref, useTemplateRef } from 'vue'
 import { useProjects } from '../stores/projects.ts'
 import SlotOptions from './SlotOptions.vue'
+import { needed } from '../shared/field-rules.ts'
 
 /** Writes a template: its text with slots, and what is known of each slot. */
 const props = defineProps<{ body: TemplateBody; projectId: string | null; isNew: boolean; problem?: string | undefined }>()
@@ -47,33 +48,33 @@ const save = () => unsound.value || emit('save', { ...body.value, name: body.val
 <template>
   <form class="editor" @submit.prevent="save">
     <div class="pair">
-      <label class="labelled"><span>Name</span><input v-model="body.name" class="field" maxlength="120" required /></label>
-      <label class="labelled"><span>What it is for, in a sentence</span><input v-model="body.does" class="field" maxlength="500" /></label>
-      <label class="labelled"><span>For</span><select v-model="project" class="field"><option value="">all projects</option><option v-for="one in projects.open" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
+      <v-text-field label="Name" v-model="body.name" maxlength="120" :rules="[needed]" />
+      <v-text-field label="What it is for, in a sentence" v-model="body.does" maxlength="500" />
+      <v-select label="For" v-model="project" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
     </div>
-    <label class="labelled"><span>Text, with a slot as {{ '{' + '{ name }' + '}' }}</span><textarea ref="area" v-model="body.text" class="field text" rows="3" maxlength="20000" spellcheck="true" /></label>
-    <p class="row-actions"><button type="button" class="plain" @click="makeSlot">Make what is marked a slot</button></p>
+    <v-textarea :label="`Text, with a slot as ${'{' + '{ name }' + '}'}`" ref="area" v-model="body.text" rows="3" maxlength="20000" spellcheck="true" auto-grow class="text" />
+    <p class="row-actions"><v-btn variant="text" @click="makeSlot">Make what is marked a slot</v-btn></p>
     <ul v-if="problems.length && body.text.trim()" class="problems" role="alert"><li v-for="one in problems.slice(0, 4)" :key="one">{{ one }}</li></ul>
-    <table v-if="slots.length">
+    <v-table v-if="slots.length">
       <thead><tr><th scope="col">Slot</th><th scope="col">Facet</th><th scope="col">Says by itself</th><th scope="col">Hint</th><th scope="col">Options</th></tr></thead>
       <tbody>
         <template v-for="slot in slots" :key="slot.name">
           <tr>
             <th scope="row">{{ slot.name }}</th>
-            <td><select class="field" :value="slot.facet ?? ''" :aria-label="`Facet of ${slot.name}`" @change="describe(slot.name, { facet: (($event.target as HTMLSelectElement).value || undefined) as Facet })"><option value="">as read</option><option v-for="facet in FACETS" :key="facet">{{ facet }}</option></select></td>
-            <td><input class="field" :value="slot.fallback" :aria-label="`What ${slot.name} says by itself`" placeholder="nothing" maxlength="500" @change="describe(slot.name, { fallback: ($event.target as HTMLInputElement).value.trim() })" /></td>
-            <td><input class="field" :value="slot.hint" :aria-label="`Hint for ${slot.name}`" maxlength="300" @change="describe(slot.name, { hint: ($event.target as HTMLInputElement).value.trim() })" /></td>
-            <td><button type="button" class="plain" :aria-expanded="opened === slot.name" @click="opened = opened === slot.name ? '' : slot.name">{{ slot.options.length ? `${slot.options.slice(0, 2).join(', ').slice(0, 40)}${slot.options.length > 2 ? `, ${(slot.options.length - 2).toLocaleString('en')} more` : ''}` : 'none' }}</button></td>
+            <td><v-select :aria-label="`Facet of ${slot.name}`" :model-value="slot.facet ?? ''" @update:model-value="describe(slot.name, { facet: ($event || undefined) as Facet })" :items="[{ title: 'as read', value: '' }, ...FACETS]" /></td>
+            <td><v-text-field :aria-label="`What ${slot.name} says by itself`" :model-value="slot.fallback" placeholder="nothing" maxlength="500" @change="describe(slot.name, { fallback: ($event.target as HTMLInputElement).value.trim() })" /></td>
+            <td><v-text-field :aria-label="`Hint for ${slot.name}`" :model-value="slot.hint" maxlength="300" @change="describe(slot.name, { hint: ($event.target as HTMLInputElement).value.trim() })" /></td>
+            <td><v-btn variant="text" :aria-expanded="opened === slot.name" @click="opened = opened === slot.name ? '' : slot.name">{{ slot.options.length ? `${slot.options.slice(0, 2).join(', ').slice(0, 40)}${slot.options.length > 2 ? `, ${(slot.options.length - 2).toLocaleString('en')} more` : ''}` : 'none' }}</v-btn></td>
           </tr>
           <tr v-if="opened === slot.name"><td colspan="5"><SlotOptions :of="slot" @change="describe(slot.name, { options: $event })" /></td></tr>
         </template>
       </tbody>
-    </table>
-    <label class="labelled"><span>Always left out, with commas</span><input v-model="leaveOut" class="field" /></label>
+    </v-table>
+    <v-text-field label="Always left out, with commas" v-model="leaveOut" />
     <div class="keep">
-      <label v-if="!isNew" class="labelled"><span>Why this version</span><input v-model="why" class="field" maxlength="2000" placeholder="what it is to do better" /></label>
-      <button class="do" :disabled="unsound">{{ isNew ? 'Keep the template' : 'Save as a new version' }}</button>
-      <button type="button" class="quiet" @click="emit('cancel')">Leave it</button>
+      <v-text-field v-if="!isNew" label="Why this version" v-model="why" maxlength="2000" placeholder="what it is to do better" />
+      <v-btn color="primary" variant="flat" :disabled="unsound" type="submit">{{ isNew ? 'Keep the template' : 'Save as a new version' }}</v-btn>
+      <v-btn @click="emit('cancel')">Leave it</v-btn>
     </div>
     <p v-if="problem" class="problems" role="alert">{{ problem }}</p>
   </form>
@@ -94,9 +95,6 @@ const save = () => unsound.value || emit('save', { ...body.value, name: body.val
   font-family: var(--serif);
   font-size: 17px;
   line-height: 1.5;
-}
-table {
-  border-collapse: collapse;
 }
 th,
 td {

@@ -18,6 +18,7 @@ import LearnTemplate from './LearnTemplate.vue'
 import MadeDrafts from './MadeDrafts.vue'
 import { takeTexts } from './texts-to-learn.ts'
 import TemplateEditor from './TemplateEditor.vue'
+import FoldOut from '../shared/FoldOut.vue'
 
 /** Texts with slots: filled one at a time or as a table, learned from variants, changed, and what was made from each. */
 const route = useRoute()
@@ -102,8 +103,8 @@ useActions(() => [
       <h1 class="view-title">Templates <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
       <ShelfParts />
       <p class="row-actions">
-        <button class="quiet" @click="begin(BLANK)">New template</button>
-        <button class="quiet" @click="(writing = undefined), (learning = [])">Learn one from texts</button>
+        <v-btn @click="begin(BLANK)">New template</v-btn>
+        <v-btn @click="(writing = undefined), (learning = [])">Learn one from texts</v-btn>
       </p>
     </header>
     <div class="columns">
@@ -128,18 +129,17 @@ useActions(() => [
         <FrameText :parts="frameParts(whole.template.body.text)" />
         <p v-if="whole.template.body.leaveOut.length" class="soft">Left out: {{ whole.template.body.leaveOut.join(', ') }}</p>
         <p class="row-actions">
-          <button class="plain" @click="writing = { body: whole.template.body, projectId: whole.template.projectId, on: whole.template }">Change it</button>
-          <button class="plain" @click="begin({ ...whole.template.body, name: `${whole.template.body.name}, copy` })">Copy</button>
-          <button v-if="!whole.template.shipped" class="plain" @click="remove(whole.template)">Delete</button>
+          <v-btn variant="text" @click="writing = { body: whole.template.body, projectId: whole.template.projectId, on: whole.template }">Change it</v-btn>
+          <v-btn variant="text" @click="begin({ ...whole.template.body, name: `${whole.template.body.name}, copy` })">Copy</v-btn>
+          <v-btn variant="text" v-if="!whole.template.shipped" @click="remove(whole.template)">Delete</v-btn>
         </p>
         <FillTable :template="whole.template" @made="loadAll" />
         <MadeDrafts :whole="whole" @changed="loadAll" />
-        <details v-if="whole.versions.length > 1">
-          <summary>Versions</summary>
+        <FoldOut v-if="whole.versions.length > 1" title="Versions">
           <ul class="versions">
-            <li v-for="version in whole.versions" :key="version.number"><strong>{{ version.number }}</strong> <span class="soft">{{ sayWhen(version.madeAt) }}{{ version.why ? `: ${version.why}` : '' }}</span><FrameText :parts="frameParts(version.body.text)" /><button v-if="version.number !== whole.template.version" class="plain" @click="writing = { body: version.body, projectId: whole.template.projectId, on: whole.template }">Go back to this</button></li>
+            <li v-for="version in whole.versions" :key="version.number"><strong>{{ version.number }}</strong> <span class="soft">{{ sayWhen(version.madeAt) }}{{ version.why ? `: ${version.why}` : '' }}</span><FrameText :parts="frameParts(version.body.text)" /><v-btn variant="text" v-if="version.number !== whole.template.version" @click="writing = { body: version.body, projectId: whole.template.projectId, on: whole.template }">Go back to this</v-btn></li>
           </ul>
-        </details>
+        </FoldOut>
       </article>
     </div>
   </main>
@@ -173,9 +173,5 @@ nav h2 {
   display: grid;
   gap: 8px;
   margin-top: 8px;
-}
-summary {
-  cursor: pointer;
-  width: max-content;
 }
 </style>

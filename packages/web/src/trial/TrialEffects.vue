@@ -22,7 +22,7 @@ const signed = (value: number, unit: string) => `${value > 0 ? '+' : value < 0 ?
       <div class="factors">
         <div v-for="factor in block.factors" :key="factor.name">
           <p :class="{ strong: factor.told }">{{ factor.says }}</p>
-          <table v-if="factor.options.some(({ judged }) => judged)">
+          <v-table v-if="factor.options.some(({ judged }) => judged)">
             <caption class="visually-hidden">Effects of {{ factor.name }}</caption>
             <tbody>
               <tr v-for="option in factor.options.toSorted((p, q) => q.effect - p.effect)" :key="option.name">
@@ -38,7 +38,7 @@ const signed = (value: number, unit: string) => `${value > 0 ? '+' : value < 0 ?
                 <td class="soft figure">{{ option.judged ? `of ${option.judged}` : '' }}</td>
               </tr>
             </tbody>
-          </table>
+          </v-table>
         </div>
       </div>
     </div>
@@ -57,9 +57,6 @@ const signed = (value: number, unit: string) => `${value > 0 ? '+' : value < 0 ?
   grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
   gap: 8px 28px;
   margin-top: 6px;
-}
-table {
-  border-collapse: collapse;
 }
 th {
   max-width: 150px;

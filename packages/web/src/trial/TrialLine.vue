@@ -27,14 +27,14 @@ const act = async (goOn: boolean): Promise<void> => {
     <strong v-else>{{ trial.body.name }}</strong>
     <span class="soft">{{ counted(trial.combinations, 'combination') }}</span>
     <template v-if="open">
-      <progress :value="trial.states.stored + missing" :max="all" :aria-label="`${trial.states.stored} of ${all} pictures`" />
+      <v-progress-linear :model-value="trial.states.stored + missing" :max="all" :aria-label="`${trial.states.stored} of ${all} pictures`" />
       <span role="status">{{ trial.states.stored }} of {{ counted(all, 'picture') }}</span>
-      <button class="plain" :disabled="busy" @click="act(false)">Stop</button>
+      <v-btn variant="text" :disabled="busy" @click="act(false)">Stop</v-btn>
     </template>
     <span v-else>{{ counted(trial.states.stored, 'picture') }}{{ trial.keepers ? `, ${trial.keepers} kept` : trial.judged ? ', none kept' : '' }}</span>
     <template v-if="missing && !open">
       <span class="soft">{{ [trial.states.stopped ? `${trial.states.stopped} stopped` : '', trial.states.failed ? `${trial.states.failed} failed` : '', trial.states.unknown ? `${trial.states.unknown} may have been charged` : ''].filter(Boolean).join(', ') }}</span>
-      <button class="plain" :disabled="busy" @click="act(true)">Go on</button>
+      <v-btn variant="text" :disabled="busy" @click="act(true)">Go on</v-btn>
     </template>
     <span class="soft cost">{{ sayAmounts(trial.cost) }}</span>
   </p>
@@ -49,10 +49,5 @@ const act = async (goOn: boolean): Promise<void> => {
 }
 a {
   font-weight: 600;
-}
-progress {
-  width: 140px;
-  height: 8px;
-  accent-color: var(--accent);
 }
 </style>

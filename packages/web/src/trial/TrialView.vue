@@ -13,6 +13,7 @@ import { usePhrases } from '../stores/phrases.ts'
 import FrameText from '../templates/FrameText.vue'
 import { freeNameFor, nameOf, planOf, priceOf, type TrialSetup, type Varied, withOptions, withoutVaried } from './trial-setup.ts'
 import VariedRow from './VariedRow.vue'
+import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
 /** Sets up a trial plan over a draft: what varies, which combinations are tried, what that costs; and starts it. */
 const route = useRoute()
@@ -83,9 +84,8 @@ function addWords(start: number, end: number, name: string, options: readonly st
   const one: Varied = { kind: 'words', start, end, facet, name: freeNameFor(name, setup.value.varied), options: [...new Set([said, ...options])].slice(0, 60) }
   setup.value = { ...setup.value, varied: [...setup.value.varied, one] }
 }
-function addPhrase(select: HTMLSelectElement): void {
-  const phrase = phrases.value.find(({ start }) => String(start) === select.value)
-  select.value = ''
+function addPhrase(at: string): void {
+  const phrase = phrases.value.find(({ start }) => String(start) === at)
   if (!phrase) return
   // Of a draft that was made from a template the whole of the slot varies, with its options.
   const slot = slotOptions.value.find(({ from, to }) => from < phrase.end && to > phrase.start)
@@ -97,9 +97,8 @@ function addEngines(): void {
   const more = engines.newest.filter((profile) => engines.isConnected(profile) && !own.some(({ engine }) => engine === profile.id)).map(({ id, revision }): EngineChoice => ({ engine: id, revision }))
   setup.value = { ...setup.value, varied: [...setup.value.varied, { kind: 'engine', options: [...own, ...more].slice(0, Math.max(2, own.length)) }] }
 }
-function addSetting(select: HTMLSelectElement): void {
-  const found = settings.value.find(([key]) => key === select.value)
-  select.value = ''
+function addSetting(wanted: string): void {
+  const found = settings.value.find(([key]) => key === wanted)
   if (!found) return
   const [key, values] = found
   const now = prompt.value?.draft.settings[key]
@@ -201,34 +200,31 @@ async function start(): Promise<void> {
           <VariedRow v-for="(one, i) in setup.varied" :key="one.kind === 'words' ? `w${one.start}` : nameOf(one)" :varied="one" :offered="offeredFor(one)" :profiles="askable" @options="setup = withOptions(setup, i, $event)" @rename="rename(i, $event)" @remove="setup = withoutVaried(setup, i)" />
         </ul>
         <p class="row-actions more">
-          <select class="field" aria-label="Vary a phrase" :disabled="free.length === 0" @change="addPhrase($event.target as HTMLSelectElement)"><option value="">Vary a phrase …</option><option v-for="phrase in free" :key="phrase.start" :value="phrase.start">{{ phrase.facet }}: {{ phrase.text.slice(0, 60) }}</option></select>
-          <button class="quiet" :disabled="hasEngine || askable.length < 2" @click="addEngines">Vary the engine</button>
-          <select class="field" aria-label="Vary a setting" :disabled="settings.length === 0" @change="addSetting($event.target as HTMLSelectElement)"><option value="">Vary a setting …</option><option v-for="[key] in settings" :key="key">{{ key }}</option></select>
+          <ChoiceMenu label="Vary a phrase" variant="outlined" :items="free.map((phrase) => ({ title: phrase.text.slice(0, 60), value: String(phrase.start), detail: phrase.facet }))" @choose="addPhrase" />
+          <v-btn :disabled="hasEngine || askable.length < 2" @click="addEngines">Vary the engine</v-btn>
+          <ChoiceMenu label="Vary a setting" variant="outlined" :items="settings.map(([key]) => ({ title: key, value: key }))" @choose="addSetting" />
         </p>
       </section>
       <section class="how" aria-labelledby="how-title">
         <h2 id="how-title">What is tried</h2>
-        <div role="radiogroup" aria-labelledby="how-title" class="ways">
-          <label v-for="[kind, says] in WAYS" :key="kind"><input type="radio" name="way" :value="kind" :checked="setup.way.kind === kind" @change="setWay(kind)" /> {{ says }}</label>
-        </div>
+        <v-radio-group :model-value="setup.way.kind" aria-labelledby="how-title" @update:model-value="setWay(String($event))">
+          <v-radio v-for="[kind, says] in WAYS" :key="kind" :label="says" :value="kind" />
+        </v-radio-group>
         <p v-if="setup.way.kind === 'sample'" class="row-actions">
-          <label>of <input class="field number" type="number" min="1" max="500" aria-label="How many" :value="setup.way.count" @change="setSample({ count: Number(($event.target as HTMLInputElement).value) })" /></label>
-          <label>drawn by <input class="field number" type="number" min="0" aria-label="Number the sample is drawn by" :value="setup.way.seed" @change="setSample({ seed: Number(($event.target as HTMLInputElement).value) })" /></label>
+          <v-text-field label="Of" type="number" min="1" max="500" :model-value="setup.way.count" @change="setSample({ count: Number(($event.target as HTMLInputElement).value) })" class="number" />
+          <v-text-field label="Drawn by" type="number" min="0" :model-value="setup.way.seed" @change="setSample({ seed: Number(($event.target as HTMLInputElement).value) })" class="number" />
         </p>
-        <p><label>Results of each <input class="field number" type="number" min="1" max="8" :value="setup.count" @change="setup = { ...setup, count: Math.min(8, Math.max(1, Number(($event.target as HTMLInputElement).value) || 1)) }" /></label></p>
+        <p><v-text-field label="Results of each" type="number" min="1" max="8" :model-value="setup.count" @change="setup = { ...setup, count: Math.min(8, Math.max(1, Number(($event.target as HTMLInputElement).value) || 1)) }" class="number" /></p>
         <h2>Never together</h2>
         <ul class="nevers">
           <li v-for="(rule, i) in setup.never" :key="i">
             <template v-for="side in (['a', 'b'] as const)" :key="side">
-              <select class="field" :aria-label="side === 'a' ? 'Never' : 'with'" :value="rule[side].join(' ')" @change="setNever(i, side, ($event.target as HTMLSelectElement).value)">
-                <optgroup v-for="(one, v) in setup.varied" :key="v" :label="nameOf(one)"><option v-for="(_, o) in one.options" :key="o" :value="`${v} ${o}`">{{ optionOf(v, o) }}</option></optgroup>
-              </select>
-              <span v-if="side === 'a'" class="soft">with</span>
+              <v-select :label="side === 'a' ? 'Never' : 'with'" :model-value="rule[side].join(' ')" :items="setup.varied.flatMap((one, v) => one.options.map((_, o) => ({ title: `${nameOf(one)}: ${optionOf(v, o)}`, value: `${v} ${o}` })))" @update:model-value="setNever(i, side, $event)" />
             </template>
-            <button class="plain" @click="setup = { ...setup, never: setup.never.filter((__, k) => k !== i) }">Take away</button>
+            <v-btn variant="text" @click="setup = { ...setup, never: setup.never.filter((__, k) => k !== i) }">Take away</v-btn>
           </li>
         </ul>
-        <p><button class="plain" :disabled="setup.varied.length < 2" @click="addNever">Skip two options together</button></p>
+        <p><v-btn variant="text" :disabled="setup.varied.length < 2" @click="addNever">Skip two options together</v-btn></p>
         <div class="price" role="status">
           <template v-if="combos && price">
             <p v-if="combos.problem" class="problem">{{ combos.problem }}</p>
@@ -237,19 +233,19 @@ async function start(): Promise<void> {
           </template>
           <p v-else class="soft">{{ setup.varied.length ? 'Give each at least two options.' : 'Choose what varies.' }}</p>
         </div>
-        <label class="labelled"><span>Name of the plan</span><input v-model="planName" class="field" maxlength="120" /></label>
-        <p class="row-actions"><button class="do" :disabled="!combos || !!combos.problem || starting" @click="start">Start {{ price ? counted(price.pictures, 'picture') : '' }}</button></p>
+        <v-text-field label="Name of the plan" v-model="planName" maxlength="120" />
+        <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!combos || !!combos.problem || starting" @click="start">Start {{ price ? counted(price.pictures, 'picture') : '' }}</v-btn></p>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       </section>
       <section v-if="combos && combos.rows.length" class="rows" aria-labelledby="rows-title">
         <h2 id="rows-title">In this order</h2>
         <div class="scroll">
-          <table>
+          <v-table>
             <thead><tr><th scope="col">#</th><th v-for="factor in found?.plan.factors" :key="factorName(factor)" scope="col">{{ factorName(factor) }}</th></tr></thead>
             <tbody><tr v-for="(row, r) in showAll ? combos.rows : combos.rows.slice(0, FIRST)" :key="r"><th scope="row" class="soft">{{ r + 1 }}</th><td v-for="(option, f) in row" :key="f">{{ found && optionName(found.plan.factors[f]!, option, engineName) }}</td></tr></tbody>
-          </table>
+          </v-table>
         </div>
-        <button v-if="!showAll && combos.rows.length > FIRST" class="plain" @click="showAll = true">Show all {{ combos.rows.length }}</button>
+        <v-btn variant="text" v-if="!showAll && combos.rows.length > FIRST" @click="showAll = true">Show all {{ combos.rows.length }}</v-btn>
       </section>
     </div>
   </main>
@@ -318,9 +314,6 @@ section h2 {
 .scroll {
   overflow: auto;
   max-height: 300px;
-}
-table {
-  border-collapse: collapse;
 }
 th,
 td {

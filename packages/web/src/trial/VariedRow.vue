@@ -9,7 +9,7 @@ import { nameOf, type Varied } from './trial-setup.ts'
 const props = defineProps<{ varied: Varied; offered: readonly string[]; profiles: readonly EngineProfile[] }>()
 const emit = defineEmits<{ options: [options: (string | number | EngineChoice)[]]; rename: [name: string]; remove: [] }>()
 const engines = useEngines()
-const added = ref('')
+const added = ref<string | null>('')
 const lines = computed(() => (props.varied.kind === 'words' ? props.varied.options.join('\n') : ''))
 const isChosen = ({ id, revision }: EngineProfile) => props.varied.kind === 'engine' && props.varied.options.some((one) => engines.find(one.engine, one.revision) === engines.find(id, revision))
 
@@ -20,7 +20,7 @@ function words(text: string): void {
   emit('options', [...new Set(options.slice(0, last + 1))].slice(0, 60))
 }
 function add(): void {
-  if (props.varied.kind === 'words' && added.value.trim()) emit('options', [...new Set([...props.varied.options, added.value.trim()])].slice(0, 60))
+  if (props.varied.kind === 'words' && added.value?.trim()) emit('options', [...new Set([...props.varied.options, added.value?.trim()])].slice(0, 60))
   added.value = ''
 }
 const addAll = (options: string[]) => props.varied.kind === 'words' && emit('options', [...new Set([...props.varied.options, ...options])].slice(0, 60))
@@ -38,25 +38,24 @@ function values(text: string): void {
 <template>
   <li class="varied">
     <div class="head">
-      <input v-if="varied.kind === 'words'" class="name" :value="varied.name" aria-label="What it is called" maxlength="60" @change="emit('rename', ($event.target as HTMLInputElement).value)" />
+      <v-text-field label="What it is called" v-if="varied.kind === 'words'" :model-value="varied.name" maxlength="60" @change="emit('rename', ($event.target as HTMLInputElement).value)" class="name" />
       <strong v-else class="name">{{ nameOf(varied) }}</strong>
       <span class="soft">{{ varied.options.length }} {{ varied.options.length === 1 ? 'option' : 'options' }}</span>
-      <button class="plain" :aria-label="`Leave ${nameOf(varied)} as it is`" @click="emit('remove')">Leave as it is</button>
+      <v-btn variant="text" :aria-label="`Leave ${nameOf(varied)} as it is`" @click="emit('remove')">Leave as it is</v-btn>
     </div>
     <div v-if="varied.kind === 'words'">
-      <textarea class="field" :rows="Math.min(8, Math.max(2, varied.options.length))" :aria-label="`Options of ${varied.name}, one a line`" placeholder="one a line" :value="lines" @change="words(($event.target as HTMLTextAreaElement).value)" />
+      <v-textarea :label="`Options of ${varied.name}, one a line`" :rows="Math.min(8, Math.max(2, varied.options.length))" placeholder="one a line" :model-value="lines" @change="words(($event.target as HTMLTextAreaElement).value)" auto-grow />
       <p class="add">
-        <input v-model="added" class="field" :list="`offered-${varied.start}`" :aria-label="`Another option for ${varied.name}`" placeholder="another, or a term" maxlength="500" @keydown.enter.prevent="add" />
-        <datalist :id="`offered-${varied.start}`"><option v-for="term in offered" :key="term" :value="term" /></datalist>
-        <button class="plain" :disabled="!added.trim()" @click="add">Add</button>
+        <v-combobox v-model="added" :items="[...offered]" :label="`Another option for ${varied.name}`" placeholder="rust red" maxlength="500" hide-no-data @keydown.enter.prevent="add" />
+        <v-btn variant="text" :disabled="!added?.trim()" @click="add">Add</v-btn>
         <PartOptions @add="addAll" />
-        <button class="plain" :disabled="varied.options.includes('')" title="One option in which nothing stands there" @click="emit('options', [...varied.options, ''])">Add “nothing”</button>
+        <v-btn variant="text" :disabled="varied.options.includes('')" v-tooltip="'One option in which nothing stands there'" @click="emit('options', [...varied.options, ''])">Add “nothing”</v-btn>
       </p>
     </div>
     <p v-else-if="varied.kind === 'engine'" class="ticks">
-      <label v-for="profile in profiles" :key="`${profile.id} ${profile.revision}`"><input type="checkbox" :checked="isChosen(profile)" @change="tick(profile)" /> {{ profile.name }} {{ profile.revision }}</label>
+      <v-checkbox v-for="profile in profiles" :key="`${profile.id} ${profile.revision}`" :label="`${profile.name} ${profile.revision}`" :model-value="isChosen(profile)" @update:model-value="tick(profile)" />
     </p>
-    <input v-else class="field wide" :aria-label="`Values of ${varied.key}, with commas`" :value="varied.options.join(', ')" @change="values(($event.target as HTMLInputElement).value)" />
+    <v-text-field :label="`Values of ${varied.key}, with commas`" v-else :model-value="varied.options.join(', ')" @change="values(($event.target as HTMLInputElement).value)" class="wide" />
   </li>
 </template>
 

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+/** A day as the calendar's field of the library, kept as “2026-11-30” or as nothing. */
+const props = defineProps<{ label: string; day: string }>()
+const emit = defineEmits<{ choose: [day: string] }>()
+
+const two = (number: number) => String(number).padStart(2, '0')
+/** Days are the writer's own, not those of Greenwich. */
+const written = (date: Date) => `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
+const date = computed(() => {
+  const [year, month, day] = props.day.split('-').map(Number)
+  return year && month && day ? new Date(year, month - 1, day) : null
+})
+const choose = (value: unknown) => emit('choose', value instanceof Date && !Number.isNaN(value.getTime()) ? written(value) : '')
+</script>
+
+<template>
+  <v-date-input :model-value="date" :label="label" placeholder="30/11/2026" input-format="dd/mm/yyyy" clearable prepend-icon="" @update:model-value="choose" />
+</template>
