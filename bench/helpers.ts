@@ -69,18 +69,18 @@ export const helpers: Bench = async () => {
     const subjects = randomSubjects(SUBJECTS, SEED)
     /** Asks for every subject, a few at once, and counts what goes wrong. */
     const fill = async (helper: string, model: string) => {
-      const missed = { valid: 0, facets: 0, fixed: 0, stops: 0 }
+      const missed = { valid: 0, facets: 0, locked: 0, stops: 0 }
       const left = [...subjects.entries()]
       const next = async (): Promise<void> => {
         const one = left.shift()
         if (!one) return
-        const [i, { text, fixed }] = one
-        const draft = draftOfCase({ text, fixed, leaveOut: [], engine: null })
+        const [i, { text, locked }] = one
+        const draft = draftOfCase({ text, locked, leaveOut: [], engine: null })
         const { state, value, mended, tries } = await turn(helper, model, { length: [40, 70, 110][i % 3], style: ['as the engine reads', 'sentences', 'a list'][i % 3] }, draft, i)
         const { judged } = judgedOf('prompt', draft, { value: state === 'done' ? value : undefined, mended, tries }, tools)
         if (state !== 'done') missed.valid++
         if (!judge({ kind: 'facets-present', least: 9 }, judged).pass) missed.facets++
-        if (!judge({ kind: 'fixed-kept' }, judged).pass) missed.fixed++
+        if (!judge({ kind: 'locked-kept' }, judged).pass) missed.locked++
         if (!judge({ kind: 'no-stops' }, judged).pass) missed.stops++
         return next()
       }
@@ -94,14 +94,14 @@ export const helpers: Bench = async () => {
       const figure = (what: string, key: keyof typeof missed, limit: number) => figures.push({ what: `Of ${SUBJECTS} subjects filled out by ${model}, ${what}`, value: (100 * missed[key]) / SUBJECTS, unit: '%', baseline: { what: 'flourish with a bare instruction', value: (100 * plain[key]) / SUBJECTS }, limit })
       figure('those with no valid proposal', 'valid', 0)
       figure('those with fewer than nine facets', 'facets', 2)
-      figure('those with fixed words lost', 'fixed', 0)
+      figure('those with locked words lost', 'locked', 0)
       figure('those with a stop from the checks', 'stops', 5)
     }
     let [near, pairs] = [0, 0]
     for (const [i, { text }] of subjects.entries()) {
-      const { value } = await turn('ideas', i % 2 ? 'quoin' : 'flourish', { theme: text, count: 10 }, draftOfCase({ text: '', fixed: [], leaveOut: [], engine: null }), i)
+      const { value } = await turn('ideas', i % 2 ? 'quoin' : 'flourish', { theme: text, count: 10 }, draftOfCase({ text: '', locked: [], leaveOut: [], engine: null }), i)
       const { ideas } = value as { ideas: string[] }
-      if (ideas.length < 10 || !judge({ kind: 'distinct', count: 10 }, judgedOf('ideas', draftOfCase({ text: '', fixed: [], leaveOut: [], engine: null }), { value, mended: [], tries: 1 }, tools).judged).pass) near++
+      if (ideas.length < 10 || !judge({ kind: 'distinct', count: 10 }, judgedOf('ideas', draftOfCase({ text: '', locked: [], leaveOut: [], engine: null }), { value, mended: [], tries: 1 }, tools).judged).pass) near++
       pairs++
     }
     figures.push({ what: `Of ${SUBJECTS} themes, those of whose ten ideas two are nearly the same or some are missing`, value: (100 * near) / pairs, unit: '%', baseline: { what: 'one idea said twice', value: 100 }, limit: 2 })
@@ -131,7 +131,7 @@ export const helpers: Bench = async () => {
       await page.getByRole('button', { name: 'Leave all' }).click({ timeout: 30_000 })
       await page.getByRole('button', { name: 'Put away' }).click()
       // The same heard by a bare client of the server's stream.
-      const { id } = await call<{ id: string }>('POST', '/api/turns', { id: randomUUID(), projectId: project.id, promptId: null, helper: 'fill-out', model: 'quoin', values: {}, draft: draftOfCase({ text: 'a ferry', fixed: [], leaveOut: [], engine: null }), seed: i, parentId: null, further: null, takes: [] })
+      const { id } = await call<{ id: string }>('POST', '/api/turns', { id: randomUUID(), projectId: project.id, promptId: null, helper: 'fill-out', model: 'quoin', values: {}, draft: draftOfCase({ text: 'a ferry', locked: [], leaveOut: [], engine: null }), seed: i, parentId: null, further: null, takes: [] })
       const stream = await fetch(`${server.address ?? ''}/api/turns/${id}/stream`)
       for await (const chunk of stream.body as unknown as AsyncIterable<Uint8Array>) {
         if (!Buffer.from(chunk).toString().includes('data: "')) continue
@@ -144,7 +144,7 @@ export const helpers: Bench = async () => {
 
     // Thirty cases on two versions, beside the same number of requests to the model alone.
     await fetch(`http://127.0.0.1:${STANDIN}/v1/standin`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ delayMs: 10 }) })
-    const cases = randomSubjects(CASES, 7).map(({ text, fixed }): HelperCase => ({ name: text, text, fixed, leaveOut: [], engine: null, values: {}, existing: [], criteria: [{ kind: 'facets-present', least: 9 }, { kind: 'fixed-kept' }, { kind: 'no-stops' }] }))
+    const cases = randomSubjects(CASES, 7).map(({ text, locked }): HelperCase => ({ name: text, text, locked, leaveOut: [], engine: null, values: {}, existing: [], criteria: [{ kind: 'facets-present', least: 9 }, { kind: 'locked-kept' }, { kind: 'no-stops' }] }))
     const [own] = await call<{ id: string }[]>('POST', '/api/helpers', { format: 'idolon-helpers-1', helpers: [{ body: { ...SHIPPED_HELPERS[0]!.body, name: 'Thirty' }, why: '', cases }] })
     await call('POST', `/api/helpers/${own!.id}/versions`, { body: { ...SHIPPED_HELPERS[0]!.body, name: 'Thirty', instruction: BARE }, why: '', use: false })
     const whole = await timed(async () => {

@@ -33,14 +33,14 @@ const SECOND = `Fill out this draft into a full prompt for a product picture.
 Write about {{ length }} words, as a list.
 Say something of every facet that is missing: {{ missing }}. Add only what one picture can show: one place, one hour, one light.
 Use ordinary words. No praise, no lead-in, no settings, no words to be read in the picture.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#leaveOut}}Nothing of this may appear:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#leaveOut}}Nothing of this may appear:
 {{ leaveOut }}
 {{/leaveOut}}Like these:
 {{ examples }}`
 
-const one = (name: string, text: string, criteria: HelperCase['criteria'], more: Partial<HelperCase> = {}): HelperCase => ({ name, text, fixed: [], leaveOut: [], engine: null, values: {}, existing: [], ...more, criteria })
+const one = (name: string, text: string, criteria: HelperCase['criteria'], more: Partial<HelperCase> = {}): HelperCase => ({ name, text, locked: [], leaveOut: [], engine: null, values: {}, existing: [], ...more, criteria })
 
 export const DEMO_HELPER: DemoHelper = {
   project: 'Skep & Cup',
@@ -51,7 +51,7 @@ export const DEMO_HELPER: DemoHelper = {
   cases: [
     one('Honey jar', 'a jar of dark honey', [{ kind: 'length-within', least: 35, most: 75 }, { kind: 'no-stops' }, { kind: 'first-answer-valid' }]),
     one('Tea tin', 'a tin of smoked tea', [{ kind: 'length-within', least: 35, most: 75 }, { kind: 'facets-present', least: 9 }, { kind: 'first-answer-valid' }]),
-    one('House colours stay', 'a green teapot, cream and sage', [{ kind: 'fixed-kept' }, { kind: 'no-stops' }], { fixed: ['cream and sage'] }),
+    one('House colours stay', 'a green teapot, cream and sage', [{ kind: 'locked-kept' }, { kind: 'no-stops' }], { locked: ['cream and sage'] }),
     one('No people', 'three cups on a table', [{ kind: 'says', words: 'people', never: true }, { kind: 'no-stops' }, { kind: 'length-within', least: 35, most: 75 }], { leaveOut: ['people', 'lettering'] }),
     one('A box at night', 'a honey box at night', [{ kind: 'says', words: 'night', never: false }, { kind: 'no-stops' }, { kind: 'first-answer-valid' }]),
     one('A whole line', 'a round loaf with honey running down its side, on a board', [{ kind: 'facets-present', least: 9 }, { kind: 'length-within', least: 35, most: 80 }]),

@@ -2,7 +2,7 @@ import { expect, newPrompt, promptNow, saved, test, textOf } from './application
 
 const FLAWED = 'Please draw a knight on a bicycle at high noon under a full moon, oil painting, masterpiece, seed 12'
 
-test('findings are walked, mended and waived by keyboard; each mending is one step back', async ({ page }) => {
+test('findings are walked, mended and dismissed by keyboard; each mending is one step back', async ({ page }) => {
   await newPrompt(page, FLAWED)
   const checks = page.getByRole('region', { name: 'Checks' })
   await expect(checks).toContainText('“high noon” and “under a full moon” are two hours of the day')

@@ -66,13 +66,13 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
   await expect(textOf(page)).toContainText('otter')
 })
 
-test('five prompts become a manner, and one word is written in it', async ({ page }) => {
-  await page.goto('/shelf/manners')
+test('five prompts become a writing style, and one word is written in it', async ({ page }) => {
+  await page.goto('/shelf/writing-styles')
   await page.getByRole('button', { name: 'Learn one from prompts' }).first().click()
   await page.getByRole('textbox', { name: /prompts that are written/ }).fill(['linocut, an owl on a fence post, moonlit night, thick black outlines, hushed', 'linocut, a fox in a wheat field, harvest moon, thick black outlines, watchful', 'linocut, a heron in a reed bed, misty dawn, thick black outlines, calm', 'linocut, two hares on a hill, starry night, thick black outlines, playful', 'linocut, an otter in a mill stream, dusk, thick black outlines, quiet'].join('\n\n'))
   await page.getByRole('button', { name: 'Learn from 5 prompts' }).click()
   await expect(page.getByLabel('Always said, word for word, one a line')).toHaveValue(/thick black outlines/, { timeout: 20_000 })
-  await page.getByRole('button', { name: 'Keep the manner' }).click()
+  await page.getByRole('button', { name: 'Keep the writing style' }).click()
   await page.getByLabel('A word, a line or a draft').fill('badger')
   await page.getByRole('button', { name: 'Write it' }).click()
   await expect(page.getByText(/^linocut, a badger/)).toBeVisible({ timeout: 20_000 })

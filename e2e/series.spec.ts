@@ -72,10 +72,10 @@ test('a story becomes scenes, a changed character is followed in every one, the 
   await page.keyboard.press('Control+ArrowUp')
   await expect.poll(async () => (await whole()).scenes.map((scene) => scene.id)).toEqual([before[2], before[1], before[0]])
   await page.getByRole('button', { name: 'Continuity', exact: true }).click()
-  await page.getByRole('button', { name: /^Waive: It is noon after evening/ }).click({ timeout: 30_000 })
+  await page.getByRole('button', { name: /^Dismiss: It is noon after evening/ }).click({ timeout: 30_000 })
   await page.getByLabel('Why it is right here').fill('Told backwards')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('1 slip waived')).toBeVisible()
+  await expect(page.getByText('1 slip dismissed')).toBeVisible()
 
   await page.getByRole('link', { name: 'Play it' }).click()
   await expect(page.getByText('Scene 1 of 3')).toBeVisible()

@@ -34,7 +34,7 @@ export async function addresses(): Promise<[string, string][]> {
     ['Templates', '/shelf/templates'],
     ['Learning a template', '/shelf/templates?do=learn'],
     ['Writing a template', '/shelf/templates?do=new'],
-    ['Manners', '/shelf/manners'],
+    ['Writing styles', '/shelf/writing-styles'],
     ['Trial plan', `/desk/${prompt?.id}/plan`],
     ['References', '/references'],
     ['Bin', '/bin'],

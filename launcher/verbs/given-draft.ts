@@ -1,4 +1,4 @@
-import { addMark, completeProfile, type Draft, emptyDraft, type EngineProfile, findEngine, HouseRules, LeaveOutEntry, Mark, MAX_LEAVE_OUT, MAX_TEXT, PartialProfile, Settings, SHIPPED_ENGINES } from '@idolon/core'
+import { addMark, completeProfile, type Draft, emptyDraft, type EngineProfile, findEngine, HouseRules, inPresentWords, LeaveOutEntry, Mark, MAX_LEAVE_OUT, MAX_TEXT, PartialProfile, Settings, SHIPPED_ENGINES } from '@idolon/core'
 import { type Static, Type } from '@sinclair/typebox'
 import { Value } from '@sinclair/typebox/value'
 import { badLine } from './lines.ts'
@@ -15,7 +15,8 @@ const GivenDraft = Type.Object({
 type GivenDraft = Static<typeof GivenDraft>
 
 /** The draft a line gives, its engine and its rules. @throws BadLine that says what is wrong with it. */
-export function draftOf(given: unknown): { draft: Draft; engine: EngineProfile | undefined; rules: GivenDraft['rules'] } {
+export function draftOf(line: unknown): { draft: Draft; engine: EngineProfile | undefined; rules: GivenDraft['rules'] } {
+  const given = inPresentWords(line)
   if (!Value.Check(GivenDraft, given)) {
     const [wrong] = Value.Errors(GivenDraft, given)
     throw badLine('not-a-draft', `The draft cannot be used: ${wrong ? `${wrong.path || 'the line'}: ${wrong.message}` : 'its shape is wrong'}.`)

@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, Sha256 } from './primitives.ts'
 import { route } from './route.ts'
 
-export const BinKind = Type.Union([Type.Literal('prompt'), Type.Literal('proof'), Type.Literal('phrase'), Type.Literal('term'), Type.Literal('engine'), Type.Literal('model'), Type.Literal('helper'), Type.Literal('reference'), Type.Literal('template'), Type.Literal('manner'), Type.Literal('part'), Type.Literal('series'), Type.Literal('scene')], { title: 'BinKind' })
+export const BinKind = Type.Union([Type.Literal('prompt'), Type.Literal('proof'), Type.Literal('phrase'), Type.Literal('term'), Type.Literal('engine'), Type.Literal('model'), Type.Literal('helper'), Type.Literal('reference'), Type.Literal('template'), Type.Literal('writing-style'), Type.Literal('part'), Type.Literal('series'), Type.Literal('scene')], { title: 'BinKind' })
 export type BinKind = Static<typeof BinKind>
 
 /** Something deleted. It stays for 30 days at least, and then until it is removed by hand. */

@@ -4,7 +4,7 @@ import { Id } from './primitives.ts'
 /** What the event stream at /api/events says: something changed; read it again. */
 export const ChangeEvent = Type.Object(
   {
-    kind: Type.Union([Type.Literal('proof'), Type.Literal('run'), Type.Literal('prompt'), Type.Literal('draft'), Type.Literal('project'), Type.Literal('engines'), Type.Literal('terms'), Type.Literal('judgements'), Type.Literal('asides'), Type.Literal('bin'), Type.Literal('models'), Type.Literal('helpers'), Type.Literal('turn'), Type.Literal('case-run'), Type.Literal('reference'), Type.Literal('templates'), Type.Literal('manners'), Type.Literal('import'), Type.Literal('parts'), Type.Literal('series'), Type.Literal('delivery')]),
+    kind: Type.Union([Type.Literal('proof'), Type.Literal('run'), Type.Literal('prompt'), Type.Literal('draft'), Type.Literal('project'), Type.Literal('engines'), Type.Literal('terms'), Type.Literal('judgements'), Type.Literal('asides'), Type.Literal('bin'), Type.Literal('models'), Type.Literal('helpers'), Type.Literal('turn'), Type.Literal('case-run'), Type.Literal('reference'), Type.Literal('templates'), Type.Literal('writing-styles'), Type.Literal('import'), Type.Literal('parts'), Type.Literal('series'), Type.Literal('delivery')]),
     projectId: Type.Optional(Id),
     promptId: Type.Optional(Id),
     runId: Type.Optional(Id),

@@ -20,7 +20,7 @@ import { forgetImport, previewImport, readImport, startImport } from './import.t
 import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
-import { deleteManner, listManners, saveManner } from './manner.ts'
+import { deleteWritingStyle, listWritingStyles, saveWritingStyle } from './writing-style.ts'
 import { addPart, deletePart, listParts, makeSheet, readPart, readSheetLists, savePartVersion } from './part.ts'
 import { addScenes, addSeries, changeScene, changeSeries, chooseProofs, deleteScene, deleteSeries, duplicateScene, joinScene, listSeries, previewPart, priceScenes, readContinuity, readSceneOffers, readSeries, runScenes, splitScene, splitStory, stopScenes, takeSceneOffers } from './series.ts'
 import { goOnWithTrial, listTrials, readTrial, startTrial, stopTrial } from './trial.ts'
@@ -117,9 +117,9 @@ export const ROUTES = [
   readTrial,
   stopTrial,
   goOnWithTrial,
-  listManners,
-  saveManner,
-  deleteManner,
+  listWritingStyles,
+  saveWritingStyle,
+  deleteWritingStyle,
   createPrompt,
   readPrompt,
   changePrompt,

@@ -14,8 +14,8 @@ export const FoundPrompt = Type.Composite([PromptSummary, Type.Object({
   })], { title: 'FoundPrompt' })
 export type FoundPrompt = Static<typeof FoundPrompt>
 
-/** A template or a manner that was found by its name or its words. */
-export const FoundFrame = Type.Object({ kind: Type.Union([Type.Literal('template'), Type.Literal('manner')]), id: Id, name: Type.String() }, { title: 'FoundFrame' })
+/** A template or a writing style that was found by its name or its words. */
+export const FoundFrame = Type.Object({ kind: Type.Union([Type.Literal('template'), Type.Literal('writing-style')]), id: Id, name: Type.String() }, { title: 'FoundFrame' })
 export type FoundFrame = Static<typeof FoundFrame>
 
 const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })
@@ -49,7 +49,7 @@ export const searchShelf = route({
     total: Type.Integer({ description: 'Counted up to 1,000.' }),
     more: Type.Boolean({ description: 'Whether there are more than were counted.' }),
     read: Type.Array(Type.Object({ typed: Type.String(), as: Type.String() }), { description: 'Words taken for another spelling.' }),
-    frames: Type.Array(FoundFrame, { description: 'Templates and manners that have all the words; with the first rows only, and where nothing but words is asked.' }),
+    frames: Type.Array(FoundFrame, { description: 'templates and writing styles that have all the words; with the first rows only, and where nothing but words is asked.' }),
     unread: Type.Integer({ description: 'Prompts of which what is looked by is not worked out yet: what facets say, or what they mean; else 0.' }),
   }),
 })

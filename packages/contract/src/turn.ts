@@ -29,7 +29,7 @@ export const Turn = Type.Object(
     value: Type.Unknown({ description: 'What was taken from it, of the shape of its kind; null until then.' }),
     mended: Type.Array(Type.String()),
     proposed: orNull(Type.Unsafe<Static<typeof Draft>>({ ...Draft, description: 'The draft as the answer would have it, for answers that say a whole prompt.' })),
-    fixedLost: Type.Array(Type.String()),
+    lockedLost: Type.Array(Type.String()),
     tries: Type.Integer(),
     unit: Type.String(),
     reserved: Type.Integer(),

@@ -16,7 +16,7 @@ export { AnswerKind, HelperBody, HelperInput, HelperValues, withDefaults, wrongW
 export { instructionProblems, type InstructionProblem, renderInstruction } from './helper/instruction.ts'
 export { jsonIn } from './helper/json-in-text.ts'
 export { materialsOf } from './helper/material.ts'
-export { type EarlierTurn, type Message, messagesFor, piecesOf } from './helper/messages.ts'
+export { type EarlierTurn, type Message, messagesFor, tokensOf } from './helper/messages.ts'
 export { onlyMissing } from './helper/only-missing.ts'
 export { offeredTexts } from './helper/offered-texts.ts'
 export { paired, type PairedCounts, pairedSaid } from './helper/paired.ts'

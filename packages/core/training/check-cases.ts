@@ -20,7 +20,7 @@ export interface Case {
   expected: Expected[]
 }
 
-const UNITS = { c: 'characters', w: 'words', p: 'pieces' } as const
+const UNITS = { c: 'characters', w: 'words', p: 'tokens' } as const
 
 /** “sentences 400c noleave emphasis:none no:seed” as a profile. */
 function engineOf(said: string): EngineProfile {

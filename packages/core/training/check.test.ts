@@ -113,10 +113,10 @@ it('house rules are asked for and mended', () => {
   expect(found('house-rule', draft('a plastic spoon, product photograph, side light'), { rules })).toEqual(expect.arrayContaining(['plastic', '[hands]']))
 })
 
-it('what is waived is quiet while its words stand', () => {
+it('what is dismissed is quiet while its words stand', () => {
   const text = 'a miller at midday beneath a crescent moon, oil painting'
-  const waived = draft(text, { marks: [{ from: 12, to: 18, kind: 'waived', check: 'contradiction', reason: 'an eclipse' }] })
-  expect(found('contradiction', waived)).toEqual([])
+  const dismissed = draft(text, { marks: [{ from: 12, to: 18, kind: 'dismissed', check: 'contradiction', reason: 'an eclipse' }] })
+  expect(found('contradiction', dismissed)).toEqual([])
 })
 
 it('what is switched off is not there', () => {

@@ -11,14 +11,14 @@ const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import
 const reader = createReader(table('words.bin'), table('reader.bin'))
 const STOP: Finding = { kind: 'contradiction', severity: 'stop', reason: 'Noon at midnight.' }
 const tools = { reader, find: ({ text }: { text: string }) => (text.includes('midnight') ? [STOP] : []), near: (a: string, b: string) => a.split(' ')[1] === b.split(' ')[1] }
-const draft = draftOfCase({ text: 'a fox on a stone wall', fixed: ['stone wall'], leaveOut: [], engine: null })
+const draft = draftOfCase({ text: 'a fox on a stone wall', locked: ['stone wall'], leaveOut: [], engine: null })
 /** What a criterion says of an answer. */
 const said = (criterion: Criterion, value: unknown, kind: AnswerKind = 'prompt', more: { tries?: number; mended?: string[] } = {}) => judge(criterion, judgedOf(kind, draft, { value, mended: more.mended ?? [], tries: more.tries ?? 1 }, tools).judged)
 
 it.each<[string, Criterion, unknown, unknown, AnswerKind?]>([
   ['facets by number', { kind: 'facets-present', least: 4 }, { prompt: 'a fox asleep on a stone wall at dusk, soft light, gouache' }, { prompt: 'a fox, gouache' }],
   ['facets by name', { kind: 'facets-present', facets: ['medium', 'light'] }, { prompt: 'a fox, soft side light, gouache' }, { prompt: 'a fox, gouache' }],
-  ['fixed words', { kind: 'fixed-kept' }, { prompt: 'Upon the Stone Wall, a fox' }, { prompt: 'a fox on a wall of stone' }],
+  ['locked words', { kind: 'locked-kept' }, { prompt: 'Upon the Stone Wall, a fox' }, { prompt: 'a fox on a wall of stone' }],
   ['length', { kind: 'length-within', least: 3, most: 6 }, { prompt: 'a fox on a stone wall' }, { prompt: 'a fox on a very old and crumbling stone wall' }],
   ['no stops', { kind: 'no-stops' }, { prompt: 'a fox at noon' }, { prompt: 'a fox at midnight' }],
   ['distinct ideas', { kind: 'distinct', count: 2 }, { ideas: ['a fox', 'a heron'] }, { ideas: ['a fox', 'the fox'] }, 'ideas'],

@@ -52,7 +52,7 @@ it('never passes the limit, parses as JSON, sends nothing that is off, and says 
     reads: fc.constantFrom('sentences' as const, 'keywords' as const, 'either' as const, 'json' as const),
     leaveOut: fc.boolean(),
     emphasis: fc.constantFrom('order' as const, 'repetition' as const, 'weights' as const, 'none' as const),
-    limit: fc.record({ unit: fc.constantFrom('characters' as const, 'words' as const, 'pieces' as const), max: fc.integer({ min: 1, max: 60 }) }),
+    limit: fc.record({ unit: fc.constantFrom('characters' as const, 'words' as const, 'tokens' as const), max: fc.integer({ min: 1, max: 60 }) }),
   })
   fc.assert(
     fc.property(parts, engines, fc.nat(60), fc.nat(20), (words, engine, from, length) => {
@@ -90,19 +90,19 @@ describe('a trim', () => {
     const trim = trimFor(given, profile, reader)
     return { trim, draft: trim.edits.reduce(applyEdit, given) }
   }
-  it('takes out what says nothing, what weighs less, then what comes last, and nothing that is fixed', () => {
+  it('takes out what says nothing, what weighs less, then what comes last, and nothing that is locked', () => {
     const text = 'masterpiece, an old ferryman, patched coat, reed-choked river, dusk, low fog, wide shot, gouache, muted blues, hushed'
     const at = (words: string) => ({ from: text.indexOf(words), to: text.indexOf(words) + words.length })
-    const given: Draft = { ...emptyDraft(), text, marks: [{ ...at('patched coat'), kind: 'emphasis', level: -2 }, { ...at('hushed'), kind: 'fixed' }] }
+    const given: Draft = { ...emptyDraft(), text, marks: [{ ...at('patched coat'), kind: 'emphasis', level: -2 }, { ...at('hushed'), kind: 'locked' }] }
     const { trim, draft } = after(given)
     expect(trim.fits).toBe(true)
     expect(trim.dropped.map(({ text, why }) => `${why}: ${text}`).slice(0, 3)).toEqual(['says nothing: masterpiece', 'much less: patched coat', 'last: muted blues'])
     expect(draft.text).toContain('hushed')
     expect(draft.text).toContain('ferryman')
   })
-  it('leaves a draft that fits alone, and says when fixed words alone are too long', () => {
+  it('leaves a draft that fits alone, and says when locked words alone are too long', () => {
     expect(after({ ...emptyDraft(), text: 'a red fox, gouache' }).trim).toEqual({ edits: [], dropped: [], fits: true })
     const text = 'one two three four five six seven eight nine ten eleven twelve thirteen'
-    expect(after({ ...emptyDraft(), text, marks: [{ from: 0, to: text.length, kind: 'fixed' }] }).trim).toEqual({ edits: [], dropped: [], fits: false })
+    expect(after({ ...emptyDraft(), text, marks: [{ from: 0, to: text.length, kind: 'locked' }] }).trim).toEqual({ edits: [], dropped: [], fits: false })
   })
 })

@@ -12,7 +12,7 @@ import { proposedDraft } from '../src/helper/proposed-draft.ts'
 const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import.meta.url))
 const reader = createReader(table('words.bin'), table('reader.bin'))
 const phrasesOf = ({ text, marks }: Draft) => reader.read(text, fixedFacetsOf(marks)).phrases
-const draftOf = (text: string, fixed: string[] = []) => draftOfCase({ text, fixed, leaveOut: [], engine: null })
+const draftOf = (text: string, locked: string[] = []) => draftOfCase({ text, locked, leaveOut: [], engine: null })
 const proposed = (draft: Draft, prompt: string) => proposedDraft(draft, 'prompt', { prompt }, { reader })!
 const HELPER = { id: 'fill-out', version: 3 }
 
@@ -53,11 +53,11 @@ describe('a proposal', () => {
     )
   })
 
-  it('cannot take what would change fixed words, and says which were lost', () => {
-    const { draft, fixedLost } = proposed(BEFORE, 'an old ferry, rust hull, at a wooden quay, noon, gouache')
-    expect(fixedLost).toEqual(['rust-red hull'])
-    expect(units(BEFORE, draft).filter(({ breaksFixed }) => breaksFixed).map(({ difference }) => difference.a)).toEqual(['rust-red hull'])
-    expect(proposed(BEFORE, 'at dusk a rust-red hull, an old ferry').fixedLost).toEqual([])
+  it('cannot take what would change locked words, and says which were lost', () => {
+    const { draft, lockedLost } = proposed(BEFORE, 'an old ferry, rust hull, at a wooden quay, noon, gouache')
+    expect(lockedLost).toEqual(['rust-red hull'])
+    expect(units(BEFORE, draft).filter(({ breaksLocked }) => breaksLocked).map(({ difference }) => difference.a)).toEqual(['rust-red hull'])
+    expect(proposed(BEFORE, 'at dusk a rust-red hull, an old ferry').lockedLost).toEqual([])
   })
 
   it('has lead-ins, praise and settings taken out of its text before it is shown, and says so', () => {

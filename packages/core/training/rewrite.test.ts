@@ -60,7 +60,7 @@ it('marks go with their phrase; a phrase that is off is off with its joining wor
     ...emptyDraft(),
     text,
     marks: [
-      { from: 2, to: 9, kind: 'fixed' },
+      { from: 2, to: 9, kind: 'locked' },
       { from: 10, to: 27, kind: 'off' },
       { from: 31, to: 35, kind: 'emphasis', level: 2 },
     ],

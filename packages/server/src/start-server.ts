@@ -20,7 +20,7 @@ import { startJobs } from './jobs/worker.ts'
 import { Imports } from './imports/service.ts'
 import { ImportWorker } from './imports/worker.ts'
 import { Judging } from './judging/service.ts'
-import { Manners } from './manners/service.ts'
+import { WritingStyles } from './writing-styles/service.ts'
 import type { Meaning } from './meaning/meaning.ts'
 import { MeaningThread } from './meaning/meaning-thread.ts'
 import { Models } from './models/models.ts'
@@ -122,7 +122,7 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
         references: new References(db, engines),
         templates: new Templates(db, engines),
         trials: new Trials(db, engines, queue),
-        manners: new Manners(db),
+        writingStyles: new WritingStyles(db),
         parts: new Parts(db),
         partSheets: new PartSheets(db, engines),
         series: new SeriesService(db, engines),

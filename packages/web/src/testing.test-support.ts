@@ -66,7 +66,7 @@ export const aVersion = (number: number, text: string, more: Partial<Version> = 
 
 /** An answered turn of a helper. */
 export const aTurn = (kind: Turn['kind'], value: unknown, more: Partial<Turn> = {}): Turn =>
-  ({ id: 't1', projectId: 'j', promptId: 'x', helper: { id: 'ideas', version: 1, name: 'Ideas' }, kind, model: { id: 'quoin', name: 'Quoin', simulated: true }, values: {}, seed: 1, draft: aDraft(), parentId: null, further: null, state: 'done', problem: null, text: '', earlier: [], value, mended: [], proposed: null, fixedLost: [], tries: 1, unit: 'piece', reserved: 10, cost: 5, askedAt: '2026-01-01T10:00:00Z', endedAt: '2026-01-01T10:00:01Z', tookMs: 900, taken: null, ...more }) as Turn
+  ({ id: 't1', projectId: 'j', promptId: 'x', helper: { id: 'ideas', version: 1, name: 'Ideas' }, kind, model: { id: 'quoin', name: 'Quoin', simulated: true }, values: {}, seed: 1, draft: aDraft(), parentId: null, further: null, state: 'done', problem: null, text: '', earlier: [], value, mended: [], proposed: null, lockedLost: [], tries: 1, unit: 'token', reserved: 10, cost: 5, askedAt: '2026-01-01T10:00:00Z', endedAt: '2026-01-01T10:00:01Z', tookMs: 900, taken: null, ...more }) as Turn
 
 /** A setting that is a number from 1 to 10 or so, as an engine that ships has it. */
 export const burin2Guidance = SHIPPED_ENGINES.find(({ id, revision }) => id === 'burin' && revision === '2')!.settings.find((setting) => setting.kind === 'number' && setting.key === 'guidance') as Extract<(typeof SHIPPED_ENGINES)[number]['settings'][number], { kind: 'number' }>

@@ -54,22 +54,22 @@ const NOT_OF_A_CHANGE: ReadonlySet<string> = new Set<FindingKind>(['lead-verb', 
 const WEIGHT = { stop: 0, caution: 1, tip: 2 } as const
 const placeOf = ({ where }: Finding) => (where?.in === 'text' ? where.start : Number.MAX_SAFE_INTEGER)
 
-/** Whether the writer has waived a finding of a kind where this one lies; one that lies nowhere in the text, anywhere. */
-const isWaived = (draft: Draft, { kind, where }: Finding): boolean =>
-  draft.marks.some((mark) => mark.kind === 'waived' && mark.check === kind && (where?.in !== 'text' || (mark.from < where.end && mark.to > where.start)))
+/** Whether the writer has dismissed a finding of a kind where this one lies; one that lies nowhere in the text, anywhere. */
+const isDismissed = (draft: Draft, { kind, where }: Finding): boolean =>
+  draft.marks.some((mark) => mark.kind === 'dismissed' && mark.check === kind && (where?.in !== 'text' || (mark.from < where.end && mark.to > where.start)))
 
 /** The house rules alone: what a draft breaks of them, as `checkDraft` would find it. */
-export const brokenRules = (draft: Draft, reading: Reading, language: Language, around: Around): Finding[] => houseRule(new Checked(draft, reading, language, around)).filter((finding) => !isWaived(draft, finding))
+export const brokenRules = (draft: Draft, reading: Reading, language: Language, around: Around): Finding[] => houseRule(new Checked(draft, reading, language, around)).filter((finding) => !isDismissed(draft, finding))
 
 /**
  * What is wrong with a draft before it is tried, the gravest first, then in the order of the text. `reading` must be of
- * the draft's text as it stands, with the facets that its marks set. What is waived is not found again.
+ * the draft's text as it stands, with the facets that its marks set. What is dismissed is not found again.
  */
 export function checkDraft(draft: Draft, reading: Reading, language: Language, around: Around = {}): Finding[] {
   const checked = new Checked(draft, reading, language, around)
   return Object.entries(CHECKS)
     .filter(([kind]) => draft.kind !== 'change' || !NOT_OF_A_CHANGE.has(kind))
     .flatMap(([, check]) => check(checked))
-    .filter((finding) => !isWaived(draft, finding))
+    .filter((finding) => !isDismissed(draft, finding))
     .sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity] || placeOf(a) - placeOf(b))
 }

@@ -6,7 +6,7 @@ export const DifferenceKind = Type.Union([Type.Literal('phrase'), Type.Literal('
 export type DifferenceKind = Static<typeof DifferenceKind>
 
 /**
- * One unit in which two makings differ. What is `small` (spacing, a capital, an article, a waived check, the order of a
+ * One unit in which two makings differ. What is `small` (spacing, a capital, an article, a dismissed check, the order of a
  * list) shows in no picture and is not counted; it is listed so that the list is exact.
  */
 export const Difference = Type.Object(

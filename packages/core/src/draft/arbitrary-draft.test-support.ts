@@ -6,12 +6,12 @@ import { mapMarks, type TextChange } from './text-change.ts'
 
 const markOn = (length: number): fc.Arbitrary<Mark> =>
   fc
-    .tuple(fc.nat(length - 1), fc.nat(length - 1), fc.constantFrom('off', 'fixed', 'facet', 'emphasis', 'waived' as const), fc.constantFrom(-2, -1, 1, 2 as const))
+    .tuple(fc.nat(length - 1), fc.nat(length - 1), fc.constantFrom('off', 'locked', 'facet', 'emphasis', 'dismissed' as const), fc.constantFrom(-2, -1, 1, 2 as const))
     .map(([a, b, kind, level]): Mark => {
       const range = { from: Math.min(a, b), to: Math.max(a, b) + 1 }
       if (kind === 'facet') return { ...range, kind, facet: level > 0 ? 'light' : 'mood' }
       if (kind === 'emphasis') return { ...range, kind, level: level as 1 }
-      if (kind === 'waived') return { ...range, kind, check: level > 0 ? 'crowd' : 'repeated', reason: 'meant' }
+      if (kind === 'dismissed') return { ...range, kind, check: level > 0 ? 'crowd' : 'repeated', reason: 'meant' }
       return { ...range, kind: kind as 'off' }
     })
 

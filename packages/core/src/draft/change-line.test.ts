@@ -11,8 +11,8 @@ it('says in words what one version changed', () => {
 })
 
 it('names a changed mark, but not one that only moved', () => {
-  const before = body('fox, dusk', { marks: [{ from: 5, to: 9, kind: 'fixed' }] })
-  const moved = body('a fox, dusk', { marks: [{ from: 7, to: 11, kind: 'fixed' }] })
+  const before = body('fox, dusk', { marks: [{ from: 5, to: 9, kind: 'locked' }] })
+  const moved = body('a fox, dusk', { marks: [{ from: 7, to: 11, kind: 'locked' }] })
   expect(versionChanges(before, moved)).toEqual(['+ a'])
   expect(versionChanges(before, { ...before, marks: [...before.marks, { from: 0, to: 3, kind: 'off' }] })).toEqual(['“fox” off'])
 })

@@ -35,12 +35,12 @@ function markWords(mark: Mark, text: string, gone: boolean): string {
       return gone ? `${words} back on` : `${words} off`
     case 'emphasis':
       return gone ? `${words} plain` : `${words} ${LEVELS[mark.level] ?? 'plain'}`
-    case 'fixed':
-      return gone ? `${words} no longer fixed` : `${words} fixed`
+    case 'locked':
+      return gone ? `${words} unlocked` : `${words} fixed`
     case 'facet':
       return gone ? `${words} facet as read` : `${words} set to ${mark.facet}`
-    case 'waived':
-      return gone ? `check heard again on ${words}` : `check waived on ${words}`
+    case 'dismissed':
+      return gone ? `check heard again on ${words}` : `check dismissed on ${words}`
     case 'from':
       return gone ? `${words} on its own` : `${words} from a ${mark.source.type}`
   }

@@ -9,10 +9,10 @@ const draft = (text: string, rest: Partial<Draft> = {}): Draft => ({ ...emptyDra
 
 describe('applyEdit', () => {
   it('changes text and lets marks follow it', () => {
-    const before = draft('a red fox at dusk', { marks: [{ from: 2, to: 9, kind: 'fixed' }] })
+    const before = draft('a red fox at dusk', { marks: [{ from: 2, to: 9, kind: 'locked' }] })
     const after = applyEdit(before, { text: [{ from: 0, to: 1, insert: 'one small' }] })
     expect(after.text).toBe('one small red fox at dusk')
-    expect(after.marks).toEqual([{ from: 10, to: 17, kind: 'fixed' }])
+    expect(after.marks).toEqual([{ from: 10, to: 17, kind: 'locked' }])
   })
 
   it('keeps text typed at the edge of a mark outside it', () => {

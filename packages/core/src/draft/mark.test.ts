@@ -7,7 +7,7 @@ const mark = fc.tuple(fc.nat(20), fc.integer({ min: 1, max: 8 }), fc.integer({ m
   if (kind === 0) return { ...range, kind: 'off' }
   if (kind === 1) return { ...range, kind: 'emphasis', level: 2 }
   if (kind === 2) return { ...range, kind: 'facet', facet: 'light' }
-  return { ...range, kind: 'waived', check: 'crowd', reason: '' }
+  return { ...range, kind: 'dismissed', check: 'crowd', reason: '' }
 })
 
 describe('addMark', () => {
@@ -20,9 +20,9 @@ describe('addMark', () => {
     ])
   })
 
-  it('leaves other kinds alone, and two checks waived on the same words', () => {
-    const both = addMark(addMark([{ from: 0, to: 4, kind: 'off' }], { from: 0, to: 4, kind: 'waived', check: 'crowd', reason: '' }), { from: 0, to: 4, kind: 'waived', check: 'filler', reason: '' })
-    expect(both.map(laneOf).sort()).toEqual(['off', 'waived:crowd', 'waived:filler'])
+  it('leaves other kinds alone, and two checks dismissed on the same words', () => {
+    const both = addMark(addMark([{ from: 0, to: 4, kind: 'off' }], { from: 0, to: 4, kind: 'dismissed', check: 'crowd', reason: '' }), { from: 0, to: 4, kind: 'dismissed', check: 'filler', reason: '' })
+    expect(both.map(laneOf).sort()).toEqual(['off', 'dismissed:crowd', 'dismissed:filler'])
   })
 
   it('never leaves two marks of one lane over the same character', () => {
@@ -41,7 +41,7 @@ describe('addMark', () => {
 })
 
 it('tells marks apart by everything they say', () => {
-  const waived: Mark = { from: 0, to: 4, kind: 'waived', check: 'crowd', reason: 'meant' }
-  expect(markKey(waived)).not.toBe(markKey({ ...waived, reason: 'not meant' }))
-  expect(marksWithout([waived, { from: 0, to: 4, kind: 'off' }], [{ ...waived }])).toEqual([{ from: 0, to: 4, kind: 'off' }])
+  const dismissed: Mark = { from: 0, to: 4, kind: 'dismissed', check: 'crowd', reason: 'meant' }
+  expect(markKey(dismissed)).not.toBe(markKey({ ...dismissed, reason: 'not meant' }))
+  expect(marksWithout([dismissed, { from: 0, to: 4, kind: 'off' }], [{ ...dismissed }])).toEqual([{ from: 0, to: 4, kind: 'off' }])
 })

@@ -7,7 +7,7 @@ const range = {
 }
 const closed = { additionalProperties: false } as const
 
-/** A range of a draft's text that carries something: a facet set by hand, emphasis, off, fixed, a waived check, or where it came from. */
+/** A range of a draft's text that carries something: a facet set by hand, emphasis, off, locked, a dismissed check, or where it came from. */
 export const Mark = Type.Union(
   [
     Type.Object({ ...range, kind: Type.Literal('facet'), facet: Facet }, closed),
@@ -20,11 +20,11 @@ export const Mark = Type.Union(
       closed,
     ),
     Type.Object({ ...range, kind: Type.Literal('off') }, closed),
-    Type.Object({ ...range, kind: Type.Literal('fixed') }, closed),
+    Type.Object({ ...range, kind: Type.Literal('locked') }, closed),
     Type.Object(
       {
         ...range,
-        kind: Type.Literal('waived'),
+        kind: Type.Literal('dismissed'),
         check: Type.String({ minLength: 1, maxLength: 40 }),
         reason: Type.String({ maxLength: 500 }),
       },
@@ -59,9 +59,9 @@ export type Mark = Static<typeof Mark>
 
 /**
  * Marks in one lane never overlap. A kind is one lane, except that two checks
- * may be waived on the same words, so each check has a lane of its own.
+ * may be dismissed on the same words, so each check has a lane of its own.
  */
-export const laneOf = (mark: Mark): string => (mark.kind === 'waived' ? `waived:${mark.check}` : mark.kind)
+export const laneOf = (mark: Mark): string => (mark.kind === 'dismissed' ? `dismissed:${mark.check}` : mark.kind)
 
 /** A text that is equal for two marks exactly when the marks are equal. */
 export function markKey(mark: Mark): string {

@@ -22,7 +22,7 @@ describe('mapPlace', () => {
 })
 
 describe('mapMarks', () => {
-  const fox = { from: 6, to: 9, kind: 'fixed' as const }
+  const fox = { from: 6, to: 9, kind: 'locked' as const }
   it('shrinks a mark to what is left of it, and drops it when nothing is', () => {
     expect(mapMarks([fox], replace(4, 7, ''))).toEqual([{ ...fox, from: 4, to: 6 }])
     expect(mapMarks([fox], replace(6, 9, 'hare'))).toEqual([])

@@ -50,7 +50,7 @@ export const EngineProfile = Type.Object(
     limit: Type.Optional(
       Type.Object(
         {
-          unit: Type.Union([Type.Literal('characters'), Type.Literal('words'), Type.Literal('pieces')]),
+          unit: Type.Union([Type.Literal('characters'), Type.Literal('words'), Type.Literal('tokens')]),
           max: Type.Integer({ minimum: 1 }),
         },
         closed,

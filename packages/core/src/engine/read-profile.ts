@@ -1,4 +1,5 @@
 import { Value } from '@sinclair/typebox/value'
+import { inPresentWords } from '../exchange/present-words.ts'
 import { unknownNames } from './connection.ts'
 import { EngineProfile } from './profile.ts'
 
@@ -56,7 +57,8 @@ export function contradictionsOf(profile: EngineProfile): ProfileProblem[] {
 }
 
 /** A profile from outside. Nothing is filled in: what is missing or contradicts itself is said with its place. */
-export function readProfile(given: unknown): { profile: EngineProfile } | { problems: ProfileProblem[] } {
+export function readProfile(from: unknown): { profile: EngineProfile } | { problems: ProfileProblem[] } {
+  const given = inPresentWords(from)
   if (!Value.Check(EngineProfile, given)) {
     const problems = [...Value.Errors(EngineProfile, given)].map(({ path, message, value }): ProfileProblem => ({ at: path || '/', says: value === undefined ? 'This must be there.' : `${message.replace(/^Expected/, 'This must be')}.` }))
     // One problem a place: a union tells each of its members.

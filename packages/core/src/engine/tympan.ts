@@ -8,7 +8,7 @@ export const tympan1: EngineProfile = {
   simulated: true,
   reads: 'json',
   leaveOut: true,
-  limit: { unit: 'pieces', max: 400 },
+  limit: { unit: 'tokens', max: 400 },
   pastLimit: 'refuses',
   emphasis: 'weights',
   settings: [

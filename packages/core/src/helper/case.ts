@@ -9,7 +9,7 @@ export const HelperCase = Type.Object(
   {
     name: Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' }),
     text: Type.String({ maxLength: 20_000, description: 'The draft that it is about.' }),
-    fixed: Type.Array(Type.String({ minLength: 1, maxLength: 300 }), { maxItems: 40, description: 'Words of the text that may not be changed.' }),
+    locked: Type.Array(Type.String({ minLength: 1, maxLength: 300 }), { maxItems: 40, description: 'Words of the text that may not be changed.' }),
     leaveOut: Type.Array(LeaveOutEntry, { maxItems: 60 }),
     engine: Type.Union([EngineChoice, Type.Null()]),
     values: HelperValues,
@@ -20,11 +20,11 @@ export const HelperCase = Type.Object(
 )
 export type HelperCase = Static<typeof HelperCase>
 
-/** The draft that a case is about. Fixed words that its text does not have are passed over. */
-export function draftOfCase({ text, fixed, leaveOut, engine }: Pick<HelperCase, 'text' | 'fixed' | 'leaveOut' | 'engine'>): Draft {
-  const marks = fixed.flatMap((words): Mark[] => {
+/** The draft that a case is about. Locked words that its text does not have are passed over. */
+export function draftOfCase({ text, locked, leaveOut, engine }: Pick<HelperCase, 'text' | 'locked' | 'leaveOut' | 'engine'>): Draft {
+  const marks = locked.flatMap((words): Mark[] => {
     const from = text.indexOf(words)
-    return from < 0 ? [] : [{ from, to: from + words.length, kind: 'fixed' }]
+    return from < 0 ? [] : [{ from, to: from + words.length, kind: 'locked' }]
   })
   return { ...emptyDraft(), text, marks: marks.reduce<Mark[]>(addMark, []), leaveOut: [...leaveOut], engines: engine ? [engine] : [] }
 }

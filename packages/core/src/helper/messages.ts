@@ -40,5 +40,5 @@ export function messagesFor({ kind, instruction, turns = [], refused }: { kind: 
   ]
 }
 
-/** About how many pieces of text messages come to, at four characters each: what is set aside before the real figure is known. */
-export const piecesOf = (messages: readonly Pick<Message, 'content'>[]): number => messages.reduce((sum, { content }) => sum + Math.ceil(content.length / 4) + 4, 0)
+/** About how many tokens messages come to, at four characters each: what is set aside before the real figure is known. */
+export const tokensOf = (messages: readonly Pick<Message, 'content'>[]): number => messages.reduce((sum, { content }) => sum + Math.ceil(content.length / 4) + 4, 0)

@@ -15,8 +15,8 @@ export interface ProposalUnit {
   difference: Difference
   /** The edit of the draft that makes it alone. */
   edit: Edit
-  /** It would change words that the writer fixed, and cannot be taken. */
-  breaksFixed: boolean
+  /** It would change words that the writer locked, and cannot be taken. */
+  breaksLocked: boolean
   /** What the checks find in it that they do not find in the draft. */
   findings: Finding[]
 }
@@ -35,7 +35,7 @@ export function newFindings(before: readonly Finding[], after: readonly Finding[
 /** The phrases of a draft with what is proposed for them, and the findings that lie nowhere in particular. */
 export function proposalUnits(draft: Draft, proposed: Draft, phrasesOf: (draft: Draft) => readonly Phrase[], findings: readonly Finding[]): { units: ProposalUnit[]; elsewhere: Finding[] } {
   const differences = differencesOf(draft, proposed, phrasesOf)
-  const fixed = markedTexts(draft, 'fixed')
+  const locked = markedTexts(draft, 'locked')
   const placed = new Set<Finding>()
   const units = differences.list.map((difference, index): ProposalUnit => {
     const edit = differences.edit([index])
@@ -43,7 +43,7 @@ export function proposalUnits(draft: Draft, proposed: Draft, phrasesOf: (draft: 
     const own = findings.filter(({ where }) => where?.in === 'text' && places.some(({ start, end }) => start < where.end && end > where.start))
     for (const one of own) placed.add(one)
     const { text } = applyEdit(withoutOrigin(draft), edit)
-    return { index, difference, edit, breaksFixed: fixed.some((words) => holdsWords(draft.text, words) && !holdsWords(text, words)), findings: own }
+    return { index, difference, edit, breaksLocked: locked.some((words) => holdsWords(draft.text, words) && !holdsWords(text, words)), findings: own }
   })
   return { units, elsewhere: findings.filter((one) => !placed.has(one)) }
 }

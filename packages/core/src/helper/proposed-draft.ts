@@ -17,8 +17,8 @@ import { markedTexts } from './slots.ts'
 /** A draft as an answer would have it, and what was done to the answer on the way. */
 export interface Proposed {
   draft: Draft
-  /** Words that the writer fixed and the answer does not have. */
-  fixedLost: string[]
+  /** Words that the writer locked and the answer does not have. */
+  lockedLost: string[]
   /** What was set right, as sentences. */
   mended: string[]
 }
@@ -34,13 +34,13 @@ function rangeOf(text: string, words: string): { from: number; to: number } | un
   return from < 0 ? undefined : { from, to: from + words.length }
 }
 
-/** The draft with another text: marks stay on words that stay; fixed words that stand elsewhere now are fixed there. */
+/** The draft with another text: marks stay on words that stay; locked words that stand elsewhere now are locked there. */
 function withText(draft: Draft, text: string): Draft {
   const changes = changesBetween(draft.text, text)
   let marks: Mark[] = mapMarks(draft.marks, changes).filter(({ from, to, kind }) => kind !== 'off' || text.slice(from, to).trim() !== '')
-  for (const words of markedTexts(draft, 'fixed')) {
+  for (const words of markedTexts(draft, 'locked')) {
     const place = rangeOf(text, words)
-    if (place && !marks.some(({ kind, from, to }) => kind === 'fixed' && from <= place.from && to >= place.to)) marks = addMark(marks, { ...place, kind: 'fixed' })
+    if (place && !marks.some(({ kind, from, to }) => kind === 'locked' && from <= place.from && to >= place.to)) marks = addMark(marks, { ...place, kind: 'locked' })
   }
   return { ...draft, text, marks: sortMarks(marks) }
 }
@@ -55,7 +55,7 @@ const NOISE_SAID = { 'lead-in': 'A lead-in was taken away', praise: 'Praise that
 
 /** The text without what is no part of a picture, each thing put where it belongs. */
 function tidied(draft: Draft, reader: Reader): { draft: Draft; mended: string[] } {
-  const steps = tidySteps(draft.text, reader.read(draft.text, fixedFacetsOf(draft.marks))).filter(({ start, end }) => !draft.marks.some(({ kind, from, to }) => kind === 'fixed' && from < end && to > start))
+  const steps = tidySteps(draft.text, reader.read(draft.text, fixedFacetsOf(draft.marks))).filter(({ start, end }) => !draft.marks.some(({ kind, from, to }) => kind === 'locked' && from < end && to > start))
   if (steps.length === 0) return { draft, mended: [] }
   const kinds = [...new Set(steps.map(({ kind }) => kind))]
   return { draft: applyEdit(draft, tidy(draft, steps)), mended: kinds.map((kind) => `${NOISE_SAID[kind]}: ${steps.filter((step) => step.kind === kind).map(({ text }) => `“${text.replace(/[\s,.;]+$/, '')}”`).join(', ')}.`) }
@@ -91,7 +91,7 @@ export function proposedDraft(draft: Draft, kind: AnswerKind, value: unknown, { 
     else next = { ...next, settings: withSettings(next.settings, (value as EngineAnswer).settings) }
   } else if (kind === 'facets') next = byFacet(draft, value as FacetsAnswer, asJson)
   else return undefined
-  return { draft: next, fixedLost: markedTexts(draft, 'fixed').filter((words) => !holdsWords(next.text, words)), mended }
+  return { draft: next, lockedLost: markedTexts(draft, 'locked').filter((words) => !holdsWords(next.text, words)), mended }
 }
 
 /** Settings with others put in, those alone whose keys a setting may have. Seed and number of results are the writer's. */

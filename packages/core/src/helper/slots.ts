@@ -27,7 +27,7 @@ export const SLOTS = {
   phrases: 'the phrases of the draft, a line each, with their facets',
   said: 'the facets that the draft says something of',
   missing: 'the facets that it says nothing of',
-  fixed: 'the words that may not be changed, a line each',
+  locked: 'the words that may not be changed, a line each',
   leaveOut: 'the leave-out list, a line each',
   engineName: 'the engine that is written for',
   engineReads: 'how it reads: sentences, keywords, either or json',
@@ -52,7 +52,7 @@ const rulesSaid = ({ must, never, leaveOut, colours, aspectRatio }: HouseRules):
 ]
 
 /** The texts of marks of a kind, in order, each once. */
-export const markedTexts = ({ text, marks }: Draft, kind: 'fixed' | 'off'): string[] => [...new Set(marks.filter((mark) => mark.kind === kind).map(({ from, to }) => text.slice(from, to).trim()))].filter(Boolean)
+export const markedTexts = ({ text, marks }: Draft, kind: 'locked' | 'off'): string[] => [...new Set(marks.filter((mark) => mark.kind === kind).map(({ from, to }) => text.slice(from, to).trim()))].filter(Boolean)
 
 /**
  * What the slots of an instruction stand for. Whatever comes from a draft, a project or the writer's fields is material;
@@ -65,7 +65,7 @@ export function slotValues({ inputs, examples }: Pick<HelperBody, 'inputs' | 'ex
   const lines: Partial<Record<keyof typeof SLOTS, string>> = {
     prompt: shownText(draft),
     phrases: phrases.map(({ facet, text }) => `${facet}: ${text}`).join('\n'),
-    fixed: markedTexts(draft, 'fixed').join('\n'),
+    locked: markedTexts(draft, 'locked').join('\n'),
     leaveOut: draft.leaveOut.join('\n'),
     engineNotes: engine?.notes ?? '',
     engineSettings: (engine?.settings ?? []).map((one) => `${one.key}: ${one.kind === 'number' ? `${one.min} to ${one.max}, usually ${one.default}` : `${one.values.join(', ')}, usually ${one.default}`}. ${one.says}`).join('\n'),

@@ -12,7 +12,7 @@ export const ModelConnection = Type.Object(
     headers: Type.Optional(Type.Record(Type.String({ pattern: '^[A-Za-z0-9-]{1,80}$' }), Type.String({ maxLength: 2_000 }), { description: 'Values may hold {secret}; the secret itself is kept apart.' })),
     body: Type.Record(Type.String(), Type.Unknown(), { description: 'What is sent, as JSON. A string that is nothing but a name in braces becomes the value itself.' }),
     streams: Type.Boolean({ description: 'Whether the answer comes as server-sent events, a piece each.' }),
-    answer: Type.Object({ text: Pointer, piece: Type.Optional(Pointer), error: Type.Optional(Pointer), piecesIn: Type.Optional(Pointer), piecesOut: Type.Optional(Pointer) }, closed),
+    answer: Type.Object({ text: Pointer, piece: Type.Optional(Pointer), error: Type.Optional(Pointer), tokensIn: Type.Optional(Pointer), tokensOut: Type.Optional(Pointer) }, closed),
     concurrency: Type.Optional(Type.Integer({ minimum: 1, maximum: 16, description: 'Requests at once.' })),
     timeoutSeconds: Type.Optional(Type.Integer({ minimum: 1, maximum: 900 })),
   },
@@ -32,12 +32,12 @@ export const ModelProfile = Type.Object(
     cost: Type.Object(
       {
         request: Type.Integer({ minimum: 0 }),
-        thousandIn: Type.Integer({ minimum: 0, description: 'Of a thousand pieces sent.' }),
-        thousandOut: Type.Integer({ minimum: 0, description: 'Of a thousand pieces answered.' }),
+        thousandIn: Type.Integer({ minimum: 0, description: 'Of a thousand tokens sent.' }),
+        thousandOut: Type.Integer({ minimum: 0, description: 'Of a thousand tokens answered.' }),
       },
       { ...closed, description: 'In whole units of costUnit.' },
     ),
-    mostOut: Type.Integer({ minimum: 50, maximum: 100_000, description: 'The longest answer, in pieces.' }),
+    mostOut: Type.Integer({ minimum: 50, maximum: 100_000, description: 'The longest answer, in tokens.' }),
     connection: Type.Optional(ModelConnection),
     notes: Type.String({ maxLength: 4_000 }),
   },
@@ -65,9 +65,9 @@ export const chatConnection = (url: string, secret: boolean): ModelConnection =>
     response_format: { type: 'json_schema', json_schema: { name: '{schemaName}', schema: '{schema}' } },
   },
   streams: true,
-  answer: { text: '/choices/0/message/content', piece: '/choices/0/delta/content', error: '/error/message', piecesIn: '/usage/prompt_tokens', piecesOut: '/usage/completion_tokens' },
+  answer: { text: '/choices/0/message/content', piece: '/choices/0/delta/content', error: '/error/message', tokensIn: '/usage/prompt_tokens', tokensOut: '/usage/completion_tokens' },
   concurrency: 4,
 })
 
 /** What an asking costs, in whole units. */
-export const costOf = ({ cost }: Pick<ModelProfile, 'cost'>, piecesIn: number, piecesOut: number): number => cost.request + Math.ceil((cost.thousandIn * piecesIn + cost.thousandOut * piecesOut) / 1000)
+export const costOf = ({ cost }: Pick<ModelProfile, 'cost'>, tokensIn: number, tokensOut: number): number => cost.request + Math.ceil((cost.thousandIn * tokensIn + cost.thousandOut * tokensOut) / 1000)

@@ -7,7 +7,7 @@ const quoin: ModelProfile = {
   simulated: true,
   model: 'quoin-1',
   sees: true,
-  costUnit: 'piece',
+  costUnit: 'token',
   cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 },
   mostOut: 2_000,
   notes: 'Terse and obedient. Says what was asked for in few words, and leaves out what nobody asked for.',

@@ -69,8 +69,8 @@ describe('outputFor', () => {
   })
 })
 
-it('measures in characters, words, or pieces of four characters', () => {
-  expect([lengthIn('characters', 'a red fox'), lengthIn('words', '  a red\nfox '), lengthIn('pieces', 'a red fox')]).toEqual([9, 3, 3])
+it('measures in characters, words, or tokens of four characters', () => {
+  expect([lengthIn('characters', 'a red fox'), lengthIn('words', '  a red\nfox '), lengthIn('tokens', 'a red fox')]).toEqual([9, 3, 3])
 })
 
 it('makes a whole number of results, four when none is said, never more than an engine is asked for', () => {

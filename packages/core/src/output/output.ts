@@ -38,8 +38,8 @@ export type Output = Static<typeof Output>
 
 const wordsOf = (text: string) => text.match(/\S+/g) ?? []
 
-/** How long a text is for an engine: characters, words, or pieces (estimated at four characters each). */
-export function lengthIn(unit: 'characters' | 'words' | 'pieces', text: string): number {
+/** How long a text is for an engine: characters, words, or tokens (estimated at four characters each). */
+export function lengthIn(unit: 'characters' | 'words' | 'tokens', text: string): number {
   if (unit === 'characters') return text.length
   if (unit === 'words') return wordsOf(text).length
   return Math.ceil(text.length / 4)

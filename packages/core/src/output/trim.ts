@@ -14,7 +14,7 @@ export interface Trimmed {
   why: 'says nothing' | 'said before' | 'much less' | 'less' | 'last'
 }
 
-/** A trim: the edits, one after another, that make a draft fit, and what they take out; `fits` is false where fixed phrases alone are too long. */
+/** A trim: the edits, one after another, that make a draft fit, and what they take out; `fits` is false where locked phrases alone are too long. */
 export interface Trim {
   edits: Edit[]
   dropped: Trimmed[]
@@ -26,12 +26,12 @@ const fits = (draft: Draft, reading: Reading, profile: EngineProfile, reader: Re
   return said.cut.length === 0
 }
 
-/** What may go next, the least loss first; nothing that is fixed. */
+/** What may go next, the least loss first; nothing that is locked. */
 function nextToGo(draft: Draft, reading: Reading): (TextRange & Pick<Trimmed, 'why'>) | undefined {
-  const isFixed = (range: TextRange) => draft.marks.some((mark) => mark.kind === 'fixed' && mark.from < range.end && mark.to > range.start)
+  const isLocked = (range: TextRange) => draft.marks.some((mark) => mark.kind === 'locked' && mark.from < range.end && mark.to > range.start)
   const shown = reading.phrases.filter((phrase) => !covered(draft.text, draft.marks, 'off', phrase))
-  const free = shown.filter((phrase) => !isFixed(phrase))
-  const noise = reading.noise.find((one) => (one.kind === 'praise' || one.kind === 'lead-in') && !isFixed(one))
+  const free = shown.filter((phrase) => !isLocked(phrase))
+  const noise = reading.noise.find((one) => (one.kind === 'praise' || one.kind === 'lead-in') && !isLocked(one))
   if (noise) return { start: noise.start, end: noise.end, why: 'says nothing' }
   const again = free.find((phrase) => shown.some((other) => other.start < phrase.start && other.text.toLowerCase() === phrase.text.toLowerCase()))
   if (again) return { start: again.start, end: again.end, why: 'said before' }
@@ -47,7 +47,7 @@ function nextToGo(draft: Draft, reading: Reading): (TextRange & Pick<Trimmed, 'w
 
 /**
  * Makes a draft fit an engine by taking out what is missed least: praise and instructions, then what is said twice, then
- * what is marked much less, then less, then plain phrases from the end. What is fixed, and the subject, is never taken.
+ * what is marked much less, then less, then plain phrases from the end. What is locked, and the subject, is never taken.
  */
 export function trimFor(given: Draft, profile: EngineProfile, reader: Reader): Trim {
   const trim: Trim = { edits: [], dropped: [], fits: false }

@@ -35,8 +35,8 @@ export function toggledOff(text: string, marks: readonly Mark[], range: TextRang
 }
 
 /** Keeps helpers from changing a phrase, or lets them again. */
-export const toggledFixed = (text: string, marks: readonly Mark[], range: TextRange): Mark[] =>
-  covered(text, marks, 'fixed', range) ? withoutMarks(marks, 'fixed', range) : addMark(marks, { from: range.start, to: range.end, kind: 'fixed' })
+export const toggledLocked = (text: string, marks: readonly Mark[], range: TextRange): Mark[] =>
+  covered(text, marks, 'locked', range) ? withoutMarks(marks, 'locked', range) : addMark(marks, { from: range.start, to: range.end, kind: 'locked' })
 
 /** The emphasis steps, weakest first. */
 export const EMPHASIS = [

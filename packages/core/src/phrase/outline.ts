@@ -9,7 +9,7 @@ export const UNSURE_BELOW = 0.6
 /** A phrase with what the writer has done to it. */
 export interface OutlinePhrase extends Phrase {
   off: boolean
-  fixed: boolean
+  locked: boolean
   emphasis: Emphasis
   /** Its facet was set by the writer. */
   byHand: boolean
@@ -33,7 +33,7 @@ export function outlineOf(text: string, reading: Pick<Reading, 'phrases'>, marks
         return {
           ...phrase,
           off: covered(text, marks, 'off', phrase),
-          fixed: covered(text, marks, 'fixed', phrase),
+          locked: covered(text, marks, 'locked', phrase),
           emphasis: emphasisOf(marks, phrase),
           byHand,
           fromReference: marks.some((mark) => mark.kind === 'from' && mark.source.type === 'reference' && mark.from < phrase.end && mark.to > phrase.start),

@@ -92,10 +92,10 @@ describe('moving a phrase', () => {
   })
   it('takes along what the writer did to each', () => {
     const text = 'old fox, snowy wood, dusk'
-    const marked = draft(text, [{ from: 0, to: 7, kind: 'off' }, { from: 9, to: 19, kind: 'emphasis', level: 2 }, { from: 21, to: 25, kind: 'fixed' }])
+    const marked = draft(text, [{ from: 0, to: 7, kind: 'off' }, { from: 9, to: 19, kind: 'emphasis', level: 2 }, { from: 21, to: 25, kind: 'locked' }])
     const after = applyEdit(marked, swapPhrases(marked, at(text, 'old fox'), at(text, 'dusk')).edit)
     expect(after.text).toBe('dusk, snowy wood, old fox')
-    expect(after.marks.map((mark) => [mark.kind, after.text.slice(mark.from, mark.to)])).toEqual([['fixed', 'dusk'], ['emphasis', 'snowy wood'], ['off', 'old fox']])
+    expect(after.marks.map((mark) => [mark.kind, after.text.slice(mark.from, mark.to)])).toEqual([['locked', 'dusk'], ['emphasis', 'snowy wood'], ['off', 'old fox']])
   })
 })
 
@@ -144,12 +144,12 @@ describe('splitting and joining', () => {
 it('a phrase moves past several others in one edit that is undone exactly', () => {
   const text = 'old fox, snowy wood, at dusk, gouache'
   const phrases = ['old fox', 'snowy wood', 'dusk', 'gouache'].map((words) => at(text, words))
-  const before = draft(text, [{ from: 9, to: 19, kind: 'fixed' }])
+  const before = draft(text, [{ from: 9, to: 19, kind: 'locked' }])
   const forth = movePhrase(before, phrases, 0, 2)
   const after = applyEdit(before, forth.edit)
   expect(after.text).toBe('snowy wood, at dusk, old fox, gouache')
   expect(after.text.slice(forth.range.start, forth.range.end)).toBe('old fox')
-  expect(after.marks).toEqual([{ from: 0, to: 10, kind: 'fixed' }])
+  expect(after.marks).toEqual([{ from: 0, to: 10, kind: 'locked' }])
   expect(applyEdit(after, invertEdit(before, forth.edit))).toEqual(before)
   expect(applyEdit(before, movePhrase(before, phrases, 3, 0).edit).text).toBe('gouache, old fox, snowy wood, at dusk')
 })

@@ -28,11 +28,11 @@ function changesFor(text: string, { start, end }: TextRange, words: string): Tex
 }
 
 /** What the writer did to the words is meant for the phrase, and stays when its words change. */
-const STAYS: ReadonlySet<Mark['kind']> = new Set(['facet', 'emphasis', 'off', 'fixed'])
+const STAYS: ReadonlySet<Mark['kind']> = new Set(['facet', 'emphasis', 'off', 'locked'])
 
 /**
  * Puts other words in a phrase's place. The article before it follows the new first word and goes when the new words
- * have their own; a capital stays a capital; facet, emphasis, off and fixed stay on the phrase.
+ * have their own; a capital stays a capital; facet, emphasis, off and locked stay on the phrase.
  */
 export function replacePhrase(draft: Draft, phrase: TextRange, words: string): Edit {
   const changes = changesFor(draft.text, phrase, words)

@@ -29,7 +29,7 @@ describe('tidying a paste', () => {
   })
   it('keeps marks on what stays', () => {
     const text = 'masterpiece, a fox, 8k, dusk'
-    const after = tidied(text, { marks: [{ from: text.indexOf('dusk'), to: text.length, kind: 'fixed' }] })
+    const after = tidied(text, { marks: [{ from: text.indexOf('dusk'), to: text.length, kind: 'locked' }] })
     expect(after.marks.map(({ from, to }) => after.text.slice(from, to))).toEqual(['dusk'])
   })
   it('leaves JSON whole', () => {

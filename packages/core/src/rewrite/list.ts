@@ -13,8 +13,8 @@ const USUAL: Partial<Record<Facet, readonly string[]>> = { detail: ['with', 'in'
 const AUXILIARY = /^(?:(?:who|which|that)\s+)?(?:is|are|was|were|['’]s|['’]re)\s+(?=\p{L})/iu
 
 /** How a phrase's words change once it stands by itself: “is standing” becomes “standing”, “throws a vase” “throwing a vase”. */
-function alone({ phrase, fixed, tied }: Said, words: WordTable, opensSentence: boolean): TextChange[] {
-  if (fixed) return []
+function alone({ phrase, locked, tied }: Said, words: WordTable, opensSentence: boolean): TextChange[] {
+  if (locked) return []
   const { text, start } = phrase
   const auxiliary = phrase.facet === 'action' ? (AUXILIARY.exec(text)?.[0].length ?? 0) : 0
   if (auxiliary) return [{ from: start, to: start + auxiliary, insert: '' }]

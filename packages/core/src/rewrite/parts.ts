@@ -14,7 +14,7 @@ export interface Said {
   /** Nothing but spaces and joining words stands between it and the phrase before. */
   tied: boolean
   /** Its words may not be changed. */
-  fixed: boolean
+  locked: boolean
 }
 
 /** What a text is made of: its phrases in order, and ranges that no phrase says. */
@@ -127,7 +127,7 @@ export function partsOf({ text, marks }: Draft, { phrases, noise }: Reading): Pa
       parts.rest.pop()
       last.phrase = { ...last.phrase, end: loose.end, text: text.slice(last.phrase.start, loose.end) }
     }
-    parts.said.push({ phrase, ...tie, ...own, fixed: covered(text, marks, 'fixed', phrase) })
+    parts.said.push({ phrase, ...tie, ...own, locked: covered(text, marks, 'locked', phrase) })
     from = phrase.end
   }
   between(text.length)

@@ -58,22 +58,22 @@ class SentenceWriter {
   }
 
   /** A phrase with the changes its place asks for. */
-  take({ phrase, fixed }: Said, changes: TextChange[] = []): void {
+  take({ phrase, locked }: Said, changes: TextChange[] = []): void {
     const { text, start } = phrase
-    const own = fixed ? [] : changes
+    const own = locked ? [] : changes
     const first = text.charAt(0)
     const touched = own.some(({ from }) => from === start)
     if (this.#opens && first !== first.toUpperCase() && !touched) own.unshift({ from: start, to: start + 1, insert: first.toUpperCase() })
     // A capital that only stood at the beginning of a field or sentence.
     const opener = /^\p{Lu}\p{Ll}+/u.exec(text)?.[0]
-    if (!this.#opens && !fixed && !touched && phrase.facet !== 'lettering' && opener && this.words.find(opener.toLowerCase())) own.unshift({ from: start, to: start + 1, insert: first.toLowerCase() })
+    if (!this.#opens && !locked && !touched && phrase.facet !== 'lettering' && opener && this.words.find(opener.toLowerCase())) own.unshift({ from: start, to: start + 1, insert: first.toLowerCase() })
     this.#opens = false
     this.to.take(phrase, own, phrase.facet)
   }
 
   /** The verb of a small clause that a sentence takes as an -ing form: “gulls circle above him”. */
-  clause({ phrase: { facet, text }, fixed }: Said) {
-    return fixed || !HOLDS_CLAUSES.has(facet) ? undefined : clauseVerb(text, this.words)
+  clause({ phrase: { facet, text }, locked }: Said) {
+    return locked || !HOLDS_CLAUSES.has(facet) ? undefined : clauseVerb(text, this.words)
   }
 
   /** The word that ties a phrase to what stands before: its own, or its facet's. */

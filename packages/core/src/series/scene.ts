@@ -19,7 +19,7 @@ export const Motion = Type.Object({ camera: CameraMove, subject: line(300), seco
 export type Motion = Static<typeof Motion>
 
 /** A slip that is let stand: what it was found to be, and why. */
-export const WaivedSlip = Type.Object({ kind: SlipKind, reason: line(1_200), because: line(300) }, { title: 'WaivedSlip', ...closed })
+export const DismissedSlip = Type.Object({ kind: SlipKind, reason: line(1_200), because: line(300) }, { title: 'DismissedSlip', ...closed })
 
 /** One beat of a series, apart from its prompt and proofs. */
 export const SceneBody = Type.Object(
@@ -35,7 +35,7 @@ export const SceneBody = Type.Object(
     sound: line(500),
     caption: line(1_000),
     note: text(4_000),
-    waived: Type.Optional(Type.Array(WaivedSlip, { maxItems: 100, description: 'Slips that the writer lets stand here.' })),
+    dismissed: Type.Optional(Type.Array(DismissedSlip, { maxItems: 100, description: 'Slips that the writer lets stand here.' })),
   },
   { title: 'SceneBody', ...closed },
 )

@@ -7,7 +7,7 @@ export const BINNED = {
   term: { table: 'terms', name: 'term' },
   engine: { table: 'engine_profiles', name: 'id' },
   model: { table: 'model_profiles', name: 'id' },
-  manner: { table: 'manners', name: 'name' },
+  'writing-style': { table: 'writing_styles', name: 'name' },
   reference: { table: 'reference_pictures', name: 'name' },
 } as const
 export type BinnedKind = keyof typeof BINNED

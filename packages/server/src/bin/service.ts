@@ -109,7 +109,7 @@ export class Bin {
   async #empty(trx: Knex.Transaction, promptId: string): Promise<void> {
     await emptyProofs(trx, trx('proofs').where({ prompt_id: promptId }))
     await trx('asides').where({ prompt_id: promptId }).delete()
-    await trx('turns').where({ prompt_id: promptId }).update({ draft: JSON.stringify(emptyDraft()), messages: '[]', given: '{}', further: null, text: '', earlier: [], value: null, proposed: null, mended: [], fixed_lost: [] })
+    await trx('turns').where({ prompt_id: promptId }).update({ draft: JSON.stringify(emptyDraft()), messages: '[]', given: '{}', further: null, text: '', earlier: [], value: null, proposed: null, mended: [], locked_lost: [] })
     await trx('version_phrases').whereIn('version_id', trx('versions').where({ prompt_id: promptId }).select('id')).delete()
     await trx('versions').where({ prompt_id: promptId }).update({ body: JSON.stringify(versionBodyOf(emptyDraft())), changes: [], why: '' })
     await trx('shelf').where({ prompt_id: promptId }).delete()
@@ -138,5 +138,5 @@ function toldOf(kind: BinnedKind, { project_id, row }: { project_id: string | nu
   const project = project_id ? { projectId: project_id } : {}
   if (kind === 'phrase') return { kind: 'project', ...project }
   if (kind === 'reference') return { kind: 'reference', referenceId: String(row['id']), ...project }
-  return { kind: ({ term: 'terms', engine: 'engines', model: 'models', manner: 'manners' } as const)[kind], ...project }
+  return { kind: ({ term: 'terms', engine: 'engines', model: 'models', 'writing-style': 'writing-styles' } as const)[kind], ...project }
 }

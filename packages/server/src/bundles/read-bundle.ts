@@ -1,5 +1,5 @@
 import { Bundle, BUNDLE_FORMAT, BUNDLED_KINDS, type BundledKind } from '@idolon/contract'
-import { UnreadableFile } from '@idolon/core'
+import { inPresentWords, UnreadableFile } from '@idolon/core'
 import { isZip, readZip } from '../archive/zip.ts'
 import { departures } from '../http/validators.ts'
 import { BUNDLE_FILE } from './bundle-file.ts'
@@ -48,7 +48,7 @@ export function bundleFrom(text: string): Bundle {
   if (typeof format !== 'string' || !FORMATS.test(format)) throw new UnreadableFile(`bundle.json does not say that it is a bundle of ours (${BUNDLE_FORMAT}).`)
   if (format !== BUNDLE_FORMAT) throw new UnreadableFile(`the bundle says ${format}, which a newer Idolon writes; this one opens ${BUNDLE_FORMAT}. Bring Idolon up to date first.`)
   // A bundle that was written before there was a kind has none of it.
-  const whole: Record<string, unknown> = { ...Object.fromEntries(BUNDLED_KINDS.map((kind) => [kind, []])), ...(value as Record<string, unknown>) }
+  const whole: Record<string, unknown> = { ...Object.fromEntries(BUNDLED_KINDS.map((kind) => [kind, []])), ...(inPresentWords(value) as Record<string, unknown>) }
   const [wrong] = departures(Bundle, whole)
   if (wrong !== undefined) throw new UnreadableFile(`bundle.json is not as its schema says:${wrong.slice(0, 200)}. ${ANEW}`)
   demandWhole(whole as Bundle)

@@ -7,6 +7,7 @@ import { up as imports } from './imports-migration.ts'
 import { up as keptPhrases } from './kept-phrases-migration.ts'
 import { up as manners } from './manners-migration.ts'
 import { up as meaning } from './meaning-migration.ts'
+import { up as presentWords } from './present-words-migration.ts'
 import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as series } from './series-migration.ts'
@@ -33,6 +34,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-imports', up: imports },
   { name: '2026-11-26-series', up: series },
   { name: '2026-11-27-shelf-parts', up: shelfParts },
+  { name: '2026-12-01-present-words', up: presentWords },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

@@ -108,8 +108,8 @@ import type { Helpers } from '../helpers/service.ts'
 import type { Rules } from '../house-rules/service.ts'
 import type { Terms } from '../terms/service.ts'
 import type { EventStreams } from '../events/stream.ts'
-import { mannerRoutes } from '../manners/routes.ts'
-import type { Manners } from '../manners/service.ts'
+import { writingStyleRoutes } from '../writing-styles/routes.ts'
+import type { WritingStyles } from '../writing-styles/service.ts'
 import { partRoutes } from '../parts/routes.ts'
 import type { Parts } from '../parts/service.ts'
 import type { PartSheets } from '../parts/sheet.ts'
@@ -179,7 +179,7 @@ export interface Services {
   references: References
   templates: Templates
   trials: Trials
-  manners: Manners
+  writingStyles: WritingStyles
   parts: Parts
   partSheets: PartSheets
   series: SeriesService
@@ -370,7 +370,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   importRoutes(on, services.imports)
   templateRoutes(on, services.templates)
   trialRoutes(on, services.trials)
-  mannerRoutes(on, services.manners)
+  writingStyleRoutes(on, services.writingStyles)
   partRoutes(on, services.parts, services.partSheets)
   seriesRoutes(on, db, services.series, services.scenes, services.sceneOffers, services.sceneRuns)
 

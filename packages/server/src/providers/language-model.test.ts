@@ -41,7 +41,7 @@ describe('asking a model', () => {
       stream(response, ['{"prompt":', '"a fox"}'])
       response.end(`data: ${JSON.stringify({ choices: [], usage: { prompt_tokens: 12, completion_tokens: 4 } })}\n\ndata: [DONE]\n\n`)
     })
-    expect(await ask(address, { heard: (text) => heard.push(text) })).toEqual({ text: '{"prompt":"a fox"}', piecesIn: 12, piecesOut: 4 })
+    expect(await ask(address, { heard: (text) => heard.push(text) })).toEqual({ text: '{"prompt":"a fox"}', tokensIn: 12, tokensOut: 4 })
     expect(heard).toEqual(['{"prompt":', '{"prompt":"a fox"}'])
     expect(sent).toMatchObject({ model: 'm', messages: MESSAGES, seed: 3, temperature: 0.5, stream: true })
   })

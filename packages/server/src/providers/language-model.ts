@@ -27,8 +27,8 @@ export interface ModelAsking {
 export interface ModelAnswer {
   text: string
   /** As the service counted them; undefined where it says nothing. */
-  piecesIn?: number
-  piecesOut?: number
+  tokensIn?: number
+  tokensOut?: number
 }
 
 /** An answer that broke off: what came of it is worth a look. */
@@ -128,7 +128,7 @@ export class LanguageModels {
 
   async #stream(response: Response, { connection: { answer }, heard }: ModelAsking, grown: (text: string) => void): Promise<ModelAnswer> {
     let text = ''
-    let usage: Pick<ModelAnswer, 'piecesIn' | 'piecesOut'> = {}
+    let usage: Pick<ModelAnswer, 'tokensIn' | 'tokensOut'> = {}
     let ended = false
     const body = response.body as AsyncIterable<Uint8Array> | null
     for await (const data of eventsIn(body ?? (async function* () {})(), MAX_BYTES)) {
@@ -160,11 +160,11 @@ export class LanguageModels {
   }
 }
 
-function counted(body: unknown, { piecesIn, piecesOut }: ModelConnection['answer']): Pick<ModelAnswer, 'piecesIn' | 'piecesOut'> {
+function counted(body: unknown, { tokensIn, tokensOut }: ModelConnection['answer']): Pick<ModelAnswer, 'tokensIn' | 'tokensOut'> {
   const number = (pointer: string | undefined) => {
     const value = pointer === undefined ? undefined : atPointer(body, pointer)
     return typeof value === 'number' && Number.isSafeInteger(value) && value >= 0 ? value : undefined
   }
-  const [sent, came] = [number(piecesIn), number(piecesOut)]
-  return { ...(sent === undefined ? {} : { piecesIn: sent }), ...(came === undefined ? {} : { piecesOut: came }) }
+  const [sent, came] = [number(tokensIn), number(tokensOut)]
+  return { ...(sent === undefined ? {} : { tokensIn: sent }), ...(came === undefined ? {} : { tokensOut: came }) }
 }

@@ -90,8 +90,8 @@ describe('a series', () => {
     expect(slips).toMatchObject([{ kind: 'time', sceneId: second!.id, againstId: first!.id, reason: 'It is noon after evening, and nothing says that it is another day.' }])
     // Let stand with a reason, it is still told, and comes back when it is looked at again.
     const { kind, reason } = slips[0]!
-    await server.call(changeScene, { params: { scene: second!.id }, body: { body: { ...second!.body, moment: 'noon', waived: [{ kind, reason, because: 'She dreams it.' }] } } })
-    expect((await server.call(readContinuity, { params: { series: id } })).slips).toMatchObject([{ kind, waived: 'She dreams it.' }])
+    await server.call(changeScene, { params: { scene: second!.id }, body: { body: { ...second!.body, moment: 'noon', dismissed: [{ kind, reason, because: 'She dreams it.' }] } } })
+    expect((await server.call(readContinuity, { params: { series: id } })).slips).toMatchObject([{ kind, dismissed: 'She dreams it.' }])
     await server.call(changeScene, { params: { scene: second!.id }, body: { body: slips[0]!.fix!.body! } })
     expect((await server.call(readContinuity, { params: { series: id } })).slips).toEqual([])
   })

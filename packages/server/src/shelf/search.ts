@@ -36,7 +36,7 @@ const COUNTED = 1_000
 const CLOSE = 0.3
 /** Filters that leave so many or fewer are asked first, and only what they leave is compared. */
 const FILTERED = 2_000
-/** What was found, before templates and manners are put beside it. */
+/** What was found, before templates and writing styles are put beside it. */
 type Found = Omit<ShelfAnswer, 'frames'>
 const NOTHING: Found = { rows: [], total: 0, more: false, read: [], unread: 0 }
 

@@ -1,5 +1,5 @@
 import { type Draft, type EngineProfile, findEngine, fixedFacetsOf, type HouseRules } from '@idolon/core'
-import { costOf, type EarlierTurn, type HelperBody, type HelperValues, type Message, messagesFor, type ModelProfile, piecesOf, renderInstruction, slotValues, withDefaults } from '@idolon/core/helper'
+import { costOf, type EarlierTurn, type HelperBody, type HelperValues, type Message, messagesFor, type ModelProfile, tokensOf, renderInstruction, slotValues, withDefaults } from '@idolon/core/helper'
 import { promptReader } from '../phrases/prompt-reader.ts'
 
 /** What a helper is asked with, worked out from the draft and the project alone. */
@@ -38,11 +38,11 @@ export async function prepareMessages(preparing: Preparing): Promise<Message[]> 
   return messagesFor({ kind: body.answer, instruction, ...(turns ? { turns } : {}) })
 }
 
-/** Services count a picture of our size as some hundreds of pieces; this is on the safe side. */
-const PIECES_A_PICTURE = 1_600
+/** Services count a picture of our size as some hundreds of tokens; this is on the safe side. */
+const TOKENS_A_PICTURE = 1_600
 
 /** What is set aside for an asking: what is sent, the longest usual answer, and once more in case it is asked again. */
 export function reserveFor(profile: ModelProfile, messages: readonly Message[], pictures = 0): number {
-  const sent = piecesOf(messages) + pictures * PIECES_A_PICTURE
+  const sent = tokensOf(messages) + pictures * TOKENS_A_PICTURE
   return costOf(profile, sent, Math.min(profile.mostOut, 600)) * 2
 }

@@ -25,7 +25,7 @@ export interface TurnRow {
   value: unknown
   mended: string[]
   proposed: Draft | null
-  fixed_lost: string[]
+  locked_lost: string[]
   tries: number
   unit: string
   reserved: number
@@ -38,7 +38,7 @@ export interface TurnRow {
 }
 
 const SELECT = `select t.id, t.project_id, t.prompt_id, t.helper_id, t.helper_version, v.body->>'name' as helper_name, v.body->>'answer' as kind,
-  t.model, t.given, t.seed, t.draft, t.parent_id, t.further, t.state, t.problem, t.text, t.earlier, t.value, t.mended, t.proposed, t.fixed_lost, t.tries,
+  t.model, t.given, t.seed, t.draft, t.parent_id, t.further, t.state, t.problem, t.text, t.earlier, t.value, t.mended, t.proposed, t.locked_lost, t.tries,
   t.unit, t.reserved, t.cost, t.asked_at, t.ended_at, t.took_ms, t.taken, t.left_out
   from turns t join helper_versions v on v.helper_id = t.helper_id and v.number = t.helper_version`
 
@@ -61,7 +61,7 @@ const turnOf = (row: TurnRow): Turn => ({
   value: row.value,
   mended: row.mended,
   proposed: row.proposed,
-  fixedLost: row.fixed_lost,
+  lockedLost: row.locked_lost,
   tries: row.tries,
   unit: row.unit,
   reserved: row.reserved,

@@ -1,5 +1,5 @@
 import { type Draft, fixedFacetsOf } from '@idolon/core'
-import { type AnswerKind, ANSWERS, costOf, type HelperBody, HelperCase, type HelperValues, type IdeasAnswer, judge, judgedOf, type Message, onlyMissing, piecesOf, proposedDraft, type QuestionsAnswer, takeAnswer, type Taken, withoutRepeats } from '@idolon/core/helper'
+import { type AnswerKind, ANSWERS, costOf, type HelperBody, HelperCase, type HelperValues, type IdeasAnswer, judge, judgedOf, type Message, onlyMissing, tokensOf, proposedDraft, type QuestionsAnswer, takeAnswer, type Taken, withoutRepeats } from '@idolon/core/helper'
 import type { Static } from '@sinclair/typebox'
 import { randomUUID } from 'node:crypto'
 import { setImmediate as pause, setTimeout as sleep } from 'node:timers/promises'
@@ -52,7 +52,7 @@ interface Task {
 /** What came of a turn. */
 interface Outcome extends Pick<TurnRow, 'problem' | 'text' | 'earlier' | 'value' | 'mended' | 'proposed' | 'tries'> {
   state: 'done' | 'refused' | 'failed' | 'stopped'
-  fixedLost: string[]
+  lockedLost: string[]
 }
 
 const plain = (text: string) => text.replaceAll('\u0000', '\uFFFD')
@@ -142,7 +142,7 @@ export class TurnWorker {
     let refused: { answer: string; problem: string } | undefined
     let taken: Taken = { ok: false, problem: '' }
     let text = ''
-    let fixedLost: string[] = []
+    let lockedLost: string[] = []
     const pictures = await picturesFor(this.db, task)
     for (let tries = 1; tries <= 2; tries++) {
       const messages: Message[] = refused ? [...task.messages, { role: 'assistant', content: refused.answer.slice(0, 8_000) }, { role: 'user', content: `That answer cannot be used. ${refused.problem} Answer once more, in the shape of the schema and nothing else.` }] : task.messages
@@ -151,13 +151,13 @@ export class TurnWorker {
         const answer = await this.#answer(task, { messages, pictures, profile, signal })
         text = answer.text
         spent.charged = true
-        spent.in += answer.piecesIn ?? piecesOf(messages)
-        spent.out += answer.piecesOut ?? Math.ceil(answer.text.length / 4)
+        spent.in += answer.tokensIn ?? tokensOf(messages)
+        spent.out += answer.tokensOut ?? Math.ceil(answer.text.length / 4)
       } catch (error) {
         if (!(error instanceof ServiceFailure)) throw error
         if (error.more.charged !== 'no') {
           spent.charged = true
-          spent.in += piecesOf(messages)
+          spent.in += tokensOf(messages)
           spent.out += error instanceof BrokenOff ? Math.ceil(error.text.length / 4) : 0
         }
         if (signal.aborted) return { ...failed('It was stopped. What had come so far is kept.'), state: 'stopped', text: error instanceof BrokenOff ? error.text : text, earlier, tries }
@@ -171,11 +171,11 @@ export class TurnWorker {
       // What broke off is asked for again rather than mended; the second time what there is of it is taken.
       const problem = broke && tries === 1 ? broke : taken.ok ? undefined : taken.problem
       if (problem === undefined && taken.ok) {
-        fixedLost = proposedDraft(task.draft, task.kind, taken.value, { reader })?.fixedLost ?? []
-        if (fixedLost.length === 0 || tries === 2) return this.#taken(task, taken, { text, earlier, tries })
+        lockedLost = proposedDraft(task.draft, task.kind, taken.value, { reader })?.lockedLost ?? []
+        if (lockedLost.length === 0 || tries === 2) return this.#taken(task, taken, { text, earlier, tries })
       }
       if (tries === 2) break
-      refused = { answer: text, problem: problem ?? `These words are fixed and are missing from it: ${fixedLost.map((words) => `“${words}”`).join(', ')}.` }
+      refused = { answer: text, problem: problem ?? `These words are locked and are missing from it: ${lockedLost.map((words) => `“${words}”`).join(', ')}.` }
       earlier.push(plain(text))
     }
     return { ...failed(`${taken.ok ? '' : taken.problem} It was asked for twice. The draft is as it was; the answer is kept below as it came.`), state: 'refused', text, earlier, tries: 2 }
@@ -197,15 +197,15 @@ export class TurnWorker {
     const reader = await promptReader()
     if (task.kind === 'questions') {
       const { value, gone } = onlyMissing(taken.value as QuestionsAnswer, reader.read(task.draft.text, fixedFacetsOf(task.draft.marks)).phrases)
-      return { state: 'done', problem: null, text, earlier, value, mended: [...taken.mended, ...(gone ? [`${gone === 1 ? 'One question was' : `${gone} questions were`} about what the draft says already, and left out.`] : [])], proposed: null, fixedLost: [], tries }
+      return { state: 'done', problem: null, text, earlier, value, mended: [...taken.mended, ...(gone ? [`${gone === 1 ? 'One question was' : `${gone} questions were`} about what the draft says already, and left out.`] : [])], proposed: null, lockedLost: [], tries }
     }
     if (task.kind === 'ideas') {
       const { value, mended } = await this.#fresh(task, taken.value as IdeasAnswer)
-      return { state: 'done', problem: null, text, earlier, value, mended: [...taken.mended, ...mended], proposed: null, fixedLost: [], tries }
+      return { state: 'done', problem: null, text, earlier, value, mended: [...taken.mended, ...mended], proposed: null, lockedLost: [], tries }
     }
     const engine = engineFor({ ...task, values: task.given, engines: (await this.engines.list()).map(({ profile }) => profile) })
     const proposed = proposedDraft(task.draft, task.kind, taken.value, { reader, asJson: engine?.reads === 'json' || /^\s*\{/.test(task.draft.text) })
-    return { state: 'done', problem: null, text, earlier, value: taken.value, mended: [...taken.mended, ...(proposed?.mended ?? [])], proposed: proposed?.draft ?? null, fixedLost: proposed?.fixedLost ?? [], tries }
+    return { state: 'done', problem: null, text, earlier, value: taken.value, mended: [...taken.mended, ...(proposed?.mended ?? [])], proposed: proposed?.draft ?? null, lockedLost: proposed?.lockedLost ?? [], tries }
   }
 
   /** One answer; a service that is busy or failing is waited for and asked again a few times. */
@@ -241,7 +241,7 @@ export class TurnWorker {
           value: outcome.value === null ? null : JSON.stringify(outcome.value),
           mended: outcome.mended,
           proposed: outcome.proposed && JSON.stringify(outcome.proposed),
-          fixed_lost: outcome.fixedLost,
+          locked_lost: outcome.lockedLost,
           tries: outcome.tries,
           cost,
           verdicts: verdicts && JSON.stringify(verdicts),
@@ -267,7 +267,7 @@ export class TurnWorker {
   }
 }
 
-const failed = (problem: string): Outcome => ({ state: 'failed', problem, text: '', earlier: [], value: null, mended: [], proposed: null, fixedLost: [], tries: 1 })
+const failed = (problem: string): Outcome => ({ state: 'failed', problem, text: '', earlier: [], value: null, mended: [], proposed: null, lockedLost: [], tries: 1 })
 /** Its worker was lost with half an answer: a model is not asked twice for what it may have charged. */
 const brokenBefore = (): Outcome => failed('Idolon was stopped while the model answered. The draft is as it was, and the question is kept: send it again when you like.')
 

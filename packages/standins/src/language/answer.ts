@@ -39,7 +39,7 @@ export async function answerTo(request: ChatRequest, { gullible, authorization }
       const further = /^Change your last answer in this way[^:]*: ([\s\S]+)$/.exec(message.text)?.[1]
       if (message.role !== 'user' || further === undefined) continue
       const before = jsonIn(rest[i - 1]?.text ?? '')?.value as Record<string, unknown> | undefined
-      if (typeof before?.['prompt'] === 'string') value = { ...before, prompt: changedFurther(before['prompt'], further, { ...asked, told: toldIn(further) }, linesOf(given('fixed'))) }
+      if (typeof before?.['prompt'] === 'string') value = { ...before, prompt: changedFurther(before['prompt'], further, { ...asked, told: toldIn(further) }, linesOf(given('locked'))) }
       else {
         const list = Object.values(before ?? {}).find(Array.isArray) as unknown[] | undefined
         const takes = (list ?? []).map((one) => (typeof one === 'string' ? one : JSON.stringify(one))).join('\n')

@@ -7,8 +7,8 @@ import { MODELS } from './habits.ts'
 import { SAID_WRONGLY } from './misbehave.ts'
 import { type ChatRequest, contentOf, type LanguageSettings, type Misbehaviour, MISBEHAVIOURS } from './request.ts'
 
-/** About four characters a piece, as such services count. */
-const piecesOf = (text: string) => Math.ceil(text.length / 4)
+/** About four characters a token, as such services count. */
+const tokensOf = (text: string) => Math.ceil(text.length / 4)
 /** Words that go out in one piece of a stream. */
 const WORDS_A_PIECE = 4
 
@@ -25,7 +25,7 @@ const REFUSALS: Partial<Record<Misbehaviour, (response: Response) => unknown>> =
 /** The simulated language models: chat completions in the shape that services widely take. */
 export function createLanguageStandin(first: { delayMs?: number } = {}): Express {
   const settings = { delayMs: first.delayMs ?? 0, misbehaviour: 'none' as Misbehaviour, times: 0, gullible: false }
-  const usage = { requests: 0, piecesIn: 0, piecesOut: 0 }
+  const usage = { requests: 0, tokensIn: 0, tokensOut: 0 }
   const app = express()
   app.disable('x-powered-by')
   app.use(express.json({ limit: '64mb' }))
@@ -69,10 +69,10 @@ export function createLanguageStandin(first: { delayMs?: number } = {}): Express
     if (how === 'waits') await sleep(3_000)
     const answer = await answerTo(asked, { gullible: settings.gullible, authorization: request.get('authorization') ?? '' })
     const text = SAID_WRONGLY[how]?.(answer) ?? answer
-    const piecesIn = asked.messages.reduce((sum, { content }) => sum + piecesOf(contentOf(content).text) + 4, 0)
-    const counted = { prompt_tokens: piecesIn, completion_tokens: piecesOf(text) }
-    usage.piecesIn += piecesIn
-    usage.piecesOut += counted.completion_tokens
+    const tokensIn = asked.messages.reduce((sum, { content }) => sum + tokensOf(contentOf(content).text) + 4, 0)
+    const counted = { prompt_tokens: tokensIn, completion_tokens: tokensOf(text) }
+    usage.tokensIn += tokensIn
+    usage.tokensOut += counted.completion_tokens
     const id = `answer-${usage.requests}`
     if (!asked.stream) {
       if (settings.delayMs) await sleep(settings.delayMs)

@@ -100,7 +100,7 @@ export interface Filling {
   terse: boolean
   unwanted: readonly string[]
   /** Words that must stand in the text as they are. */
-  fixed?: readonly string[]
+  locked?: readonly string[]
 }
 /** Ways of writing that are tried, and how many facets are enough. */
 const TRIES = 3
@@ -110,8 +110,8 @@ const ENOUGH = 10
 export function fillOut(base: string, told: Told, filling: Filling): Filled {
   let best: { filled: Filled; score: number } | undefined
   for (let i = 0; i < TRIES; i++) {
-    const filled = filledOnce(base, i === TRIES - 1 && filling.fixed?.length ? { ...told, style: 'list' } : told, { ...filling, way: filling.way + i * 5 })
-    const kept = (filling.fixed ?? []).every((words) => filled.text.toLowerCase().includes(words.toLowerCase()))
+    const filled = filledOnce(base, i === TRIES - 1 && filling.locked?.length ? { ...told, style: 'list' } : told, { ...filling, way: filling.way + i * 5 })
+    const kept = (filling.locked ?? []).every((words) => filled.text.toLowerCase().includes(words.toLowerCase()))
     const score = (kept ? 100 : 0) + new Set(knowledge().reader.read(filled.text).phrases.map(({ facet }) => facet)).size
     if (!best || score > best.score) best = { filled, score }
     if (score >= 100 + ENOUGH) break

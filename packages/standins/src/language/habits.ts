@@ -5,20 +5,20 @@ export interface Habits {
   terse: boolean
   rates: Readonly<Record<Slip, { told: number; untold: number }>>
 }
-export type Slip = 'praise' | 'leadIn' | 'settings' | 'madeUpWord' | 'losesFixed' | 'tooLong' | 'twoLights'
+export type Slip = 'praise' | 'leadIn' | 'settings' | 'madeUpWord' | 'losesLocked' | 'tooLong' | 'twoLights'
 
 /** Which part of an instruction keeps a model from a slip. */
-export const KEPT_BY: Readonly<Record<Slip, keyof Told>> = { praise: 'noPraise', leadIn: 'noLeadIn', settings: 'noSettings', madeUpWord: 'ordinaryWords', losesFixed: 'keepFixed', tooLong: 'words', twoLights: 'onePicture' }
+export const KEPT_BY: Readonly<Record<Slip, keyof Told>> = { praise: 'noPraise', leadIn: 'noLeadIn', settings: 'noSettings', madeUpWord: 'ordinaryWords', losesLocked: 'keepLocked', tooLong: 'words', twoLights: 'onePicture' }
 
 /** The simulated models, by what a request calls them. */
 export const MODELS: Readonly<Record<string, Habits>> = {
   'quoin-1': {
     terse: true,
-    rates: { praise: { told: 0, untold: 0.02 }, leadIn: { told: 0, untold: 0.02 }, settings: { told: 0, untold: 0.03 }, madeUpWord: { told: 0, untold: 0.02 }, losesFixed: { told: 0, untold: 0.25 }, tooLong: { told: 0, untold: 0 }, twoLights: { told: 0, untold: 0.02 } },
+    rates: { praise: { told: 0, untold: 0.02 }, leadIn: { told: 0, untold: 0.02 }, settings: { told: 0, untold: 0.03 }, madeUpWord: { told: 0, untold: 0.02 }, losesLocked: { told: 0, untold: 0.25 }, tooLong: { told: 0, untold: 0 }, twoLights: { told: 0, untold: 0.02 } },
   },
   'flourish-1': {
     terse: false,
-    rates: { praise: { told: 0.03, untold: 0.8 }, leadIn: { told: 0.04, untold: 0.5 }, settings: { told: 0.01, untold: 0.25 }, madeUpWord: { told: 0.02, untold: 0.15 }, losesFixed: { told: 0, untold: 0.6 }, tooLong: { told: 0.25, untold: 0.8 }, twoLights: { told: 0.02, untold: 0.2 } },
+    rates: { praise: { told: 0.03, untold: 0.8 }, leadIn: { told: 0.04, untold: 0.5 }, settings: { told: 0.01, untold: 0.25 }, madeUpWord: { told: 0.02, untold: 0.15 }, losesLocked: { told: 0, untold: 0.6 }, tooLong: { told: 0.25, untold: 0.8 }, twoLights: { told: 0.02, untold: 0.2 } },
   },
 }
 

@@ -36,15 +36,15 @@ async function ask(id: string, draft = emptyDraft(), values: Record<string, stri
 }
 
 describe('the simulated language models', () => {
-  it('fill out subjects that nobody wrote rules for: fixed words kept, no stop, nine facets', async () => {
+  it('fill out subjects that nobody wrote rules for: locked words kept, no stop, nine facets', async () => {
     for (const model of MODELS) {
       let [enough, clean] = [0, 0]
       const subjects = randomSubjects(20, 4_711)
-      for (const [i, { text, fixed }] of subjects.entries()) {
-        const draft = draftOfCase({ text, fixed, leaveOut: [], engine: null })
+      for (const [i, { text, locked }] of subjects.entries()) {
+        const draft = draftOfCase({ text, locked, leaveOut: [], engine: null })
         const value = await ask('fill-out', draft, { style: i % 2 ? 'sentences' : 'a list' }, { model, seed: i })
         const { judged } = judgedOf('prompt', draft, { value, mended: [], tries: 1 }, tools)
-        expect(judge({ kind: 'fixed-kept' }, judged)).toMatchObject({ pass: true })
+        expect(judge({ kind: 'locked-kept' }, judged)).toMatchObject({ pass: true })
         if (judge({ kind: 'facets-present', least: 9 }, judged).pass) enough++
         if (judge({ kind: 'no-stops' }, judged).pass) clean++
       }
@@ -88,7 +88,7 @@ describe('the simulated language models', () => {
 
   it('carry a change through what it touches and leave the rest word for word', async () => {
     const draft = { ...emptyDraft(), text: 'a lamplighter on a ladder in a cobbled lane, bright noon sun, blue sky, gouache, dry brush' }
-    const { prompt } = (await ask('carry-over', draft, { change: 'the same at night in rain' })) as { prompt: string }
+    const { prompt } = (await ask('change-throughout', draft, { change: 'the same at night in rain' })) as { prompt: string }
     expect(prompt).toContain('a lamplighter on a ladder in a cobbled lane')
     expect(prompt).toContain('gouache, dry brush')
     expect(prompt).toContain('at night in rain')

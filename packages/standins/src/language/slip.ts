@@ -14,7 +14,7 @@ export function withSlips(prompt: string, asked: Asked, fixed: readonly string[]
     text = isSentences(text) ? `${text.trimEnd()} ${words.charAt(0).toUpperCase()}${words.slice(1)}.` : `${text.replace(/[\s,]+$/, '')}, ${words}`
   }
   const slip = (name: Parameters<typeof slips>[0]) => slips(name, habits, told, random)
-  if (slip('losesFixed')) for (const words of fixed.slice(0, 1)) text = text.replace(words, words.split(' ').at(-1) ?? '')
+  if (slip('losesLocked')) for (const words of fixed.slice(0, 1)) text = text.replace(words, words.split(' ').at(-1) ?? '')
   if (adds && slip('twoLights')) add('bright noon sun and deep night')
   if (adds && slip('madeUpWord')) add(`full of ${choose(MADE_UP, random)}`)
   if (slip('praise')) add(choose(PRAISE, random))

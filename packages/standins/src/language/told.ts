@@ -6,7 +6,7 @@ export interface Told {
   style: 'list' | 'sentences' | undefined
   count: number | undefined
   everyFacet: boolean
-  keepFixed: boolean
+  keepLocked: boolean
   noPraise: boolean
   noLeadIn: boolean
   noSettings: boolean
@@ -20,8 +20,8 @@ const NUMBER_WORDS: Readonly<Record<string, number>> = { one: 1, two: 2, three: 
 /** Reads an instruction as a model would: by what it says, not by who wrote it. */
 export function toldIn(instruction: string): Told {
   const said = instruction.toLowerCase()
-  const limit = /(?:reads?|engine)[^.]*?at most ([\d,]+) (characters|words|pieces)/.exec(said)
-  const perUnit = limit?.[2] === 'characters' ? 6.2 : limit?.[2] === 'pieces' ? 1.6 : 1
+  const limit = /(?:reads?|engine)[^.]*?at most ([\d,]+) (characters|words|tokens)/.exec(said)
+  const perUnit = limit?.[2] === 'characters' ? 6.2 : limit?.[2] === 'tokens' ? 1.6 : 1
   const count = /\b(\d+|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty)\b(?: more| short| other| further| distinct)* (?:ideas|ways|questions|entries|takes|alternatives|subjects)/.exec(said)?.[1] ?? /at most (\d+) (?:short )?(?:questions|entries)/.exec(said)?.[1]
   return {
     words: numberIn(/(?:about|around|exactly|at most|to|in) ([\d,]+) words/.exec(said)),
@@ -29,7 +29,7 @@ export function toldIn(instruction: string): Told {
     style: /words, (?:in |as )?sentences|in (?:whole |full )?sentences/.test(said) ? 'sentences' : /words, (?:as )?a list|as a list|as keywords/.test(said) ? 'list' : /reads (?:whole )?sentences/.test(said) ? 'sentences' : /reads a list/.test(said) ? 'list' : undefined,
     count: count === undefined ? undefined : (NUMBER_WORDS[count] ?? Number(count)),
     everyFacet: /every facet|each facet|all facets|every one of these facets/.test(said),
-    keepFixed: /keep (?:all )?(?:these|the fixed|every fixed) words?/.test(said),
+    keepLocked: /keep (?:all )?(?:these|the locked|every locked) words?/.test(said),
     noPraise: /no praise|without praise|take out praise/.test(said),
     noLeadIn: /no lead-in|without (?:a )?lead-in/.test(said),
     noSettings: /no settings|no lead-in and no settings/.test(said),

@@ -3,7 +3,7 @@ import { sayAmounts } from '../shared/said.ts'
 
 /** What is sent beside the instruction and the draft: the rules of answering, the shape, notes. In characters. */
 const AROUND = 1_800
-/** An answer of usual length, in pieces. */
+/** An answer of usual length, in tokens. */
 const ANSWER = 220
 
 /** What an asking will cost, about: exactly is known when it is answered. */

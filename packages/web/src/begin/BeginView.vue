@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { listManners, type Manner, type PromptSummary, searchShelf } from '@idolon/contract'
+import { listWritingStyles, type WritingStyle, type PromptSummary, searchShelf } from '@idolon/contract'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
@@ -23,7 +23,7 @@ const { fromNothing, fromText } = useNewPrompt()
 
 const recent = ref<PromptSummary[]>()
 const proven = ref<PromptSummary[]>([])
-const manners = ref<Manner[]>([])
+const writingStyles = ref<WritingStyle[]>([])
 const name = ref('')
 const naming = ref(false)
 const nameField = ref<HTMLInputElement>()
@@ -32,14 +32,14 @@ const reuseOpen = ref(false)
 
 const load = () =>
   task(async () => {
-    const [last, kept, ways] = await Promise.all([call(searchShelf, { query: { limit: 5, each: true } }), call(searchShelf, { query: { status: 'proven', limit: 6 } }), call(listManners, { query: projects.current ? { project: projects.current.id } : {} })])
+    const [last, kept, ways] = await Promise.all([call(searchShelf, { query: { limit: 5, each: true } }), call(searchShelf, { query: { status: 'proven', limit: 6 } }), call(listWritingStyles, { query: projects.current ? { project: projects.current.id } : {} })])
     recent.value = last.rows
     proven.value = kept.rows
-    manners.value = ways
+    writingStyles.value = ways
   })
 void load()
 onChange((event) => {
-  if (event === 'reset' || event.kind === 'prompt' || event.kind === 'manners') void load()
+  if (event === 'reset' || event.kind === 'prompt' || event.kind === 'writing-styles') void load()
 })
 
 async function startNaming(): Promise<void> {
@@ -86,8 +86,8 @@ const empty = computed(() => recent.value?.length === 0)
           </ul>
         </li>
         <li>
-          <h2>From a template or in a manner</h2>
-          <p class="soft"><RouterLink to="/shelf/templates">Choose a frame and fill it</RouterLink>, one draft or many at once; or <RouterLink to="/shelf/templates?do=learn">find the frame</RouterLink> of prompts you have. In a manner: <template v-for="one in manners.slice(0, 3)" :key="one.id"><RouterLink :to="`/shelf/manners/${one.id}`">{{ one.body.name }}</RouterLink>, </template><RouterLink to="/shelf/manners?do=learn">{{ manners.length ? 'learn another' : 'learn one from prompts you like' }}</RouterLink>.</p>
+          <h2>From a template or in a writing style</h2>
+          <p class="soft"><RouterLink to="/shelf/templates">Choose a frame and fill it</RouterLink>, one draft or many at once; or <RouterLink to="/shelf/templates?do=learn">find the frame</RouterLink> of prompts you have. In a writing style: <template v-for="one in writingStyles.slice(0, 3)" :key="one.id"><RouterLink :to="`/shelf/writing-styles/${one.id}`">{{ one.body.name }}</RouterLink>, </template><RouterLink to="/shelf/writing-styles?do=learn">{{ writingStyles.length ? 'learn another' : 'learn one from prompts you like' }}</RouterLink>.</p>
         </li>
         <li>
           <h2>From a story</h2>

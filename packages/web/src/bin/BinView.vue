@@ -7,8 +7,8 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayExactly, sayWhen } from '../shared/said.ts'
 import { useNow } from '../shared/use-now.ts'
 
-const KINDS: Record<BinKind, string> = { prompt: 'prompts', proof: 'proofs', phrase: 'phrases', term: 'terms', engine: 'engines', model: 'models', helper: 'helpers', reference: 'references', template: 'templates', manner: 'manners', part: 'characters, places, styles', series: 'series', scene: 'scenes' }
-const ONE: Record<BinKind, string> = { prompt: 'Prompt', proof: 'Proof', phrase: 'Phrase', term: 'Term', engine: 'Engine', model: 'Model', helper: 'Helper', reference: 'Reference', template: 'Template', manner: 'Manner', part: 'Character, place or style', series: 'Series', scene: 'Scene' }
+const KINDS: Record<BinKind, string> = { prompt: 'prompts', proof: 'proofs', phrase: 'phrases', term: 'terms', engine: 'engines', model: 'models', helper: 'helpers', reference: 'references', template: 'templates', 'writing-style': 'writing styles', part: 'characters, places, styles', series: 'series', scene: 'scenes' }
+const ONE: Record<BinKind, string> = { prompt: 'Prompt', proof: 'Proof', phrase: 'Phrase', term: 'Term', engine: 'Engine', model: 'Model', helper: 'Helper', reference: 'Reference', template: 'Template', 'writing-style': 'Writing style', part: 'Character, place or style', series: 'Series', scene: 'Scene' }
 const notices = useNotices()
 const task = useTask()
 const now = useNow()

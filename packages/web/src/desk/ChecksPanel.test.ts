@@ -60,12 +60,12 @@ describe('ChecksPanel', () => {
     expect(wrapper.text()).toContain('Nothing stands in the way of a try.')
   })
 
-  it('waives a finding with a reason, and checks again when asked', async () => {
+  it('dismisses a finding with a reason, and checks again when asked', async () => {
     const { draft, wrapper } = panel([contradiction])
-    await wrapper.findAll('button').find((button) => button.text() === 'Waive')!.trigger('click')
+    await wrapper.findAll('button').find((button) => button.text() === 'Dismiss')!.trigger('click')
     await wrapper.get('input').setValue('an eclipse')
     await wrapper.get('form').trigger('submit')
-    expect(draft.value.marks).toEqual([{ from: 9, to: 13, kind: 'waived', check: 'contradiction', reason: 'an eclipse' }])
+    expect(draft.value.marks).toEqual([{ from: 9, to: 13, kind: 'dismissed', check: 'contradiction', reason: 'an eclipse' }])
     expect(wrapper.text()).toContain('“noon”: an eclipse')
     await wrapper.findAll('button').find((button) => button.text() === 'Check it again')!.trigger('click')
     expect(draft.value.marks).toEqual([])

@@ -13,8 +13,8 @@ const props = defineProps<{ session: DraftSession; findings: Findings }>()
 const notices = useNotices()
 const root = useTemplateRef<HTMLElement>('root')
 const allTips = ref(false)
-/** The finding that is being waived: the text may change meanwhile, and its place with it. */
-const waiving = ref('')
+/** The finding that is being dismissed: the text may change meanwhile, and its place with it. */
+const dismissing = ref('')
 /** No draft has more to mend at once; were a fix to bring its own finding back, this ends it. */
 const MOST = 60
 const keyOf = ({ kind, reason }: Finding) => `${kind} ${reason}`
@@ -36,7 +36,7 @@ const house = computed(() => all.value.filter(({ kind, fix }) => kind === 'house
 const nextSafe = () => safe.value[0]
 const nextOfHouse = () => house.value[0]
 const safe = computed(() => all.value.filter(({ fix }) => fix?.safe))
-const waived = computed(() => props.session.draft.value.marks.filter((mark): mark is Mark & { kind: 'waived' } => mark.kind === 'waived'))
+const dismissed = computed(() => props.session.draft.value.marks.filter((mark): mark is Mark & { kind: 'dismissed' } => mark.kind === 'dismissed'))
 const said = ({ from, to }: { from: number; to: number }) => props.session.draft.value.text.slice(from, to)
 const setMarks = (marks: Draft['marks']) => props.session.change({ marks })
 
@@ -66,13 +66,13 @@ async function mendAll(next: () => Finding | undefined): Promise<void> {
   mending.value = false
   notices.show(`${counted(mended, 'thing')} mended. Undo takes them back one by one.`, { action: { label: 'Undo', run: props.session.undo } })
 }
-function waive(finding: Finding, form: HTMLFormElement): void {
+function dismiss(finding: Finding, form: HTMLFormElement): void {
   const reason = new FormData(form).get('reason')
-  waiving.value = ''
+  dismissing.value = ''
   if (!props.findings.current.value) return
   const { text, marks } = props.session.draft.value
   const place = placeOf(finding)
-  setMarks(addMark(marks, { from: place?.start ?? 0, to: place?.end ?? text.length, kind: 'waived', check: finding.kind, reason: typeof reason === 'string' ? reason.trim() : '' }))
+  setMarks(addMark(marks, { from: place?.start ?? 0, to: place?.end ?? text.length, kind: 'dismissed', check: finding.kind, reason: typeof reason === 'string' ? reason.trim() : '' }))
 }
 const takeBack = (mark: Mark) => setMarks(marksWithout(props.session.draft.value.marks, [mark]))
 
@@ -93,7 +93,7 @@ function onKey(event: KeyboardEvent, finding: Finding): void {
   if (event.key === 'ArrowDown') lines[at + 1]?.focus()
   else if (event.key === 'ArrowUp') lines[at - 1]?.focus()
   else if (letter === 'f' && finding.fix) void mend(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
-  else if (letter === 'w') waiving.value = keyOf(finding)
+  else if (letter === 'w') dismissing.value = keyOf(finding)
   else return
   event.preventDefault()
 }
@@ -117,22 +117,22 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
       <ul>
         <li v-for="finding in group.list" :key="keyOf(finding)" :class="group.severity" :data-finding="all.indexOf(finding)">
           <v-btn variant="text" v-tooltip="placeOf(finding) ? 'Show it in the text' : ''" @click="show(finding)" @keydown="onKey($event, finding)" class="reason lines">{{ finding.reason }}</v-btn>
-          <form v-if="waiving === keyOf(finding)" class="waive" @submit.prevent="waive(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = ''">
+          <form v-if="dismissing === keyOf(finding)" class="dismiss" @submit.prevent="dismiss(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
             <v-text-field label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" autofocus />
-            <v-btn variant="text" type="submit">Waive</v-btn>
+            <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
           <p v-else class="row-actions">
             <v-btn variant="text" v-if="finding.fix" :disabled="!findings.current.value" @click="mend(finding)">{{ finding.fix.label }}</v-btn>
-            <v-btn variant="text" :aria-label="`Waive: ${finding.reason}`" @click="waiving = keyOf(finding)">Waive</v-btn>
+            <v-btn variant="text" :aria-label="`Dismiss: ${finding.reason}`" @click="dismissing = keyOf(finding)">Dismiss</v-btn>
           </p>
         </li>
       </ul>
     </section>
     <p v-if="hidden > 0"><v-btn variant="text" @click="allTips = true">{{ counted(hidden, 'tip') }}{{ tipsShown.length ? ' more' : '' }}</v-btn></p>
-    <section v-if="waived.length" aria-labelledby="checks-waived">
-      <h2 id="checks-waived">Waived</h2>
+    <section v-if="dismissed.length" aria-labelledby="checks-dismissed">
+      <h2 id="checks-dismissed">Dismissed</h2>
       <ul>
-        <li v-for="mark in waived" :key="`${mark.check} ${mark.from}`" class="tip">
+        <li v-for="mark in dismissed" :key="`${mark.check} ${mark.from}`" class="tip">
           <span class="soft">“{{ said(mark).slice(0, 60) }}”{{ mark.reason ? `: ${mark.reason}` : '' }}</span> <v-btn variant="text" @click="takeBack(mark)">Check it again</v-btn>
         </li>
       </ul>
@@ -174,11 +174,11 @@ li.stop {
   cursor: pointer;
   overflow-wrap: anywhere;
 }
-.waive {
+.dismiss {
   display: flex;
   gap: 12px;
 }
-.waive .field {
+.dismiss .field {
   flex: 1;
   min-width: 0;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addMark, canJoin, type Draft, EMPHASIS, type Emphasis, emphasised, FACETS, type Facet, insertPhrase, joinPhrases, movePhrase, outlineOf, type OutlinePhrase, removePhrase, replacePhrase, splitPhrase, splitPlaces, type TextRange, toggledFixed, toggledOff, withoutMarks } from '@idolon/core'
+import { addMark, canJoin, type Draft, EMPHASIS, type Emphasis, emphasised, FACETS, type Facet, insertPhrase, joinPhrases, movePhrase, outlineOf, type OutlinePhrase, removePhrase, replacePhrase, splitPhrase, splitPlaces, type TextRange, toggledLocked, toggledOff, withoutMarks } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useActions } from '../go-to/actions.ts'
@@ -16,7 +16,7 @@ import TidyOffer from './TidyOffer.vue'
 
 /** The twelve facets in writing order with the phrases that the text says; text and outline are one thing. */
 const props = defineProps<{ session: DraftSession }>()
-const emit = defineEmits<{ otherwise: [phrase: OutlinePhrase]; slot: [phrase: OutlinePhrase] }>()
+const emit = defineEmits<{ rephrase: [phrase: OutlinePhrase]; slot: [phrase: OutlinePhrase] }>()
 /** What is shown with the text: nothing, what it says, or all twelve facets for filling fast. */
 const VIEWS = { text: 'Text only', outline: 'With outline', facets: 'By facet' } as const
 const shown = useLocalStorage<keyof typeof VIEWS>('idolon.desk-view', 'outline')
@@ -44,8 +44,8 @@ const wait = computed(() => ({ starting: 'The outline is being made ready …', 
 const FACET_NAMES: Record<Facet, string> = Object.fromEntries(FACETS.map((facet) => [facet, facet.charAt(0).toUpperCase() + facet.slice(1)])) as Record<Facet, string>
 const kept = (phrase: OutlinePhrase) => phrases.keptAs(phrase.text, phrase.facet)
 const said = (phrase: OutlinePhrase) => {
-  const { emphasis, fixed, byHand, fromReference, unsure } = phrase
-  return [emphasis ? EMPHASIS.find(({ level }) => level === emphasis)?.said : '', fixed ? 'fixed' : '', kept(phrase) ? 'kept' : '', fromReference ? 'from a reference' : byHand ? 'set by you' : '', unsure ? 'unsure' : ''].filter(Boolean).join(', ')
+  const { emphasis, locked, byHand, fromReference, unsure } = phrase
+  return [emphasis ? EMPHASIS.find(({ level }) => level === emphasis)?.said : '', locked ? 'locked' : '', kept(phrase) ? 'kept' : '', fromReference ? 'from a reference' : byHand ? 'set by you' : '', unsure ? 'unsure' : ''].filter(Boolean).join(', ')
 }
 
 function point(phrase: TextRange | undefined): void {
@@ -78,7 +78,7 @@ const actions = {
     props.session.apply({ text: removePhrase(draft.value.text, phrase) })
   },
   off: (phrase: OutlinePhrase) => setMarks(toggledOff(draft.value.text, draft.value.marks, phrase)),
-  fixed: (phrase: OutlinePhrase) => setMarks(toggledFixed(draft.value.text, draft.value.marks, phrase)),
+  locked: (phrase: OutlinePhrase) => setMarks(toggledLocked(draft.value.text, draft.value.marks, phrase)),
   emphasis: (phrase: OutlinePhrase, level: Emphasis) => setMarks(emphasised(draft.value.marks, phrase, level)),
   facet: (phrase: OutlinePhrase, facet: Facet | undefined) => {
     focusAt = phrase.start
@@ -122,7 +122,7 @@ const actions = {
   show,
   entry: (phrase: OutlinePhrase) => openEntry(phrase),
   startReplacing: (phrase: OutlinePhrase) => (replacing.value = phrase),
-  otherwise: (phrase: OutlinePhrase) => emit('otherwise', phrase),
+  rephrase: (phrase: OutlinePhrase) => emit('rephrase', phrase),
   slot: (phrase: OutlinePhrase) => emit('slot', phrase),
 }
 export type PhraseActions = typeof actions
@@ -168,13 +168,13 @@ function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
   } else if (event.key === 'Delete' || event.key === 'Backspace') actions.remove(phrase)
   else if (event.key === 'Escape') props.session.view.focus()
   else if (letter === 'o') actions.off(phrase)
-  else if (letter === 'f') actions.fixed(phrase)
+  else if (letter === 'l') actions.locked(phrase)
   else if (letter === 'r') actions.startReplacing(phrase)
   else if (letter === 'k') void actions.keep(phrase)
   else if (letter === 's') open(phrase, event, true)
   else if (letter === 'j') actions.join(phrase)
   else if (letter === 'g') openEntry(phrase)
-  else if (letter === 'w') actions.otherwise(phrase)
+  else if (letter === 'w') actions.rephrase(phrase)
   else if (letter === 't') actions.slot(phrase)
   else if (letter === '+' || letter === '-') actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + (letter === '+' ? 1 : -1))) as Emphasis)
   else return

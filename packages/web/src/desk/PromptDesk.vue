@@ -237,7 +237,7 @@ useActions(() => [
   { name: 'Helpers', words: 'language model assistant', run: () => (asking.close(), (side.value = 'helpers')) },
   { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
   { name: 'Plan trials', words: 'batch matrix grid combinations experiment xy', run: () => void planTrials() },
-  { name: 'Write it in a manner', words: 'style voice rewrite', run: () => void router.push(`/shelf/manners?from=${props.prompt.id}`) },
+  { name: 'Write it in a writing style', words: 'style voice rewrite', run: () => void router.push(`/shelf/writing-styles?from=${props.prompt.id}`) },
   { name: 'Make a template of this prompt', words: 'slots frame placeholder reuse', run: () => (slotting.value = []) },
   { name: 'Make a character, place or style of this prompt', words: 'series part consistent actor look', run: () => (makingPart.value = true) },
   { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
@@ -250,7 +250,7 @@ useActions(() => [
       <DeskHeader :known="known" :title="title" :tags="tags" :session="session" @change="facts.change" @put-back="putBack" @take-out="takeOut" />
       <div class="sheet">
         <DraftText :session="session" />
-        <OutlineRows ref="outline" :session="session" @otherwise="openHelper('say-otherwise', $event)" @slot="slotting = [$event]">
+        <OutlineRows ref="outline" :session="session" @rephrase="openHelper('rephrase', $event)" @slot="slotting = [$event]">
           <LeaveOutField :entries="draft.leaveOut" :house="house.rules.leaveOut" @change="session.change({ leaveOut: $event })" />
         </OutlineRows>
       </div>
@@ -273,7 +273,7 @@ useActions(() => [
       <p class="row-actions ends">
         <v-btn variant="text" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</v-btn>
         <v-btn variant="text" :disabled="!draft.text.trim()" @click="planTrials">Plan trials</v-btn>
-        <v-btn variant="text" :disabled="!draft.text.trim()" @click="router.push(`/shelf/manners?from=${prompt.id}`)">Write it in a manner</v-btn>
+        <v-btn variant="text" :disabled="!draft.text.trim()" @click="router.push(`/shelf/writing-styles?from=${prompt.id}`)">Write it in a writing style</v-btn>
         <v-btn variant="text" :disabled="!phrases.length" @click="slotting = []">Make a template</v-btn>
         <v-btn variant="text" :disabled="!phrases.length" @click="makingPart = true">Make a character, place or style</v-btn>
         <v-btn variant="text" v-if="!known.deletedAt" @click="remove">Delete</v-btn>

@@ -28,9 +28,9 @@ function take(): void {
 <template>
   <p v-if="!trim"><v-btn @click="offer">Trim it to fit</v-btn></p>
   <div v-else class="trim">
-    <p v-if="!trim.dropped.length">Nothing can go: what is left is fixed, or the subject.</p>
+    <p v-if="!trim.dropped.length">Nothing can go: what is left is locked, or the subject.</p>
     <template v-else>
-      <p>{{ trim.fits ? 'To fit, these go, in this order:' : 'Even without these it does not fit; what is left is fixed, or the subject:' }}</p>
+      <p>{{ trim.fits ? 'To fit, these go, in this order:' : 'Even without these it does not fit; what is left is locked, or the subject:' }}</p>
       <ul>
         <li v-for="(one, i) in trim.dropped" :key="i">“{{ one.text }}” <span class="soft">{{ WHY[one.why] }}</span></li>
       </ul>

@@ -104,7 +104,7 @@ export function useDraftSession(prompt: Prompt) {
   const reading = new ReadingClient(startReadingWorker)
   onScopeDispose(() => reading.stop())
   const facetsByHand = computed(() => fixedFacetsOf(draft.value.marks))
-  watch([() => draft.value.text, facetsByHand], ([text, fixed]) => reading.update(text, fixed), { immediate: true })
+  watch([() => draft.value.text, facetsByHand], ([text, locked]) => reading.update(text, locked), { immediate: true })
 
   /** One undoable edit. */
   function apply(edit: Edit, fromVersion?: number): void {

@@ -20,7 +20,7 @@ function editing(draft: Draft, more: Parameters<typeof onTooLong.of>[0] = () => 
   }
 }
 
-const start: Draft = { ...emptyDraft(), text: 'a red fox at dusk', marks: [{ from: 2, to: 9, kind: 'fixed' }], leaveOut: ['people'], settings: { count: 4 } }
+const start: Draft = { ...emptyDraft(), text: 'a red fox at dusk', marks: [{ from: 2, to: 9, kind: 'locked' }], leaveOut: ['people'], settings: { count: 4 } }
 
 describe('a draft in the editor', () => {
   it('undoes text, marks, list and settings in one history, step by step', () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Engine } from '@idolon/contract'
 import { type EngineProfile, readProfile, SHIPPED_ENGINES } from '@idolon/core'
-import { computed, shallowRef, useTemplateRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { download, fileName } from '../shared/download.ts'

@@ -23,7 +23,7 @@ const times = ref(1)
 const stateOf = ({ off, profile, connected }: Model) => (off ? 'switched off' : profile.simulated ? 'simulated' : connected ? 'connected' : 'no address')
 const seconds = (ms: number) => `${(ms / 1000).toFixed(1)} s`
 const soFar = ({ usage: { answered, failed, medianMs, spent }, profile }: Model) => (answered + failed === 0 ? 'Nothing was asked of it yet.' : `${answered} answered${medianMs === null ? '' : `, half within ${seconds(medianMs)}`}; ${failed ? `${failed} failed` : 'none failed'}; ${sayAmounts([{ unit: profile.costUnit, amount: spent }])} spent.`)
-const costs = ({ costUnit, cost }: ModelProfile) => [cost.request ? `${sayAmounts([{ unit: costUnit, amount: cost.request }])} a question` : '', `${sayAmounts([{ unit: costUnit, amount: cost.thousandIn }])} for a thousand pieces sent, ${sayAmounts([{ unit: costUnit, amount: cost.thousandOut }])} answered`].filter(Boolean).join('; ')
+const costs = ({ costUnit, cost }: ModelProfile) => [cost.request ? `${sayAmounts([{ unit: costUnit, amount: cost.request }])} a question` : '', `${sayAmounts([{ unit: costUnit, amount: cost.thousandIn }])} for a thousand tokens sent, ${sayAmounts([{ unit: costUnit, amount: cost.thousandOut }])} answered`].filter(Boolean).join('; ')
 const takesSecret = ({ profile }: Model) => Object.values(profile.connection?.headers ?? {}).some((value) => value.includes('{secret}'))
 
 const FRESH: ModelProfile = { id: '', name: '', simulated: false, model: '', sees: false, costUnit: 'token', cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 }, mostOut: 2_000, notes: '' }

@@ -72,7 +72,7 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
         <v-checkbox label="reads no further than" v-model="limited" />
         <template v-if="form.limit">
           <v-text-field label="Limit" v-model.number="form.limit.max" type="number" min="1" class="short" />
-          <v-select label="Unit of the limit" v-model="form.limit.unit" :items="['characters', 'words', 'pieces']" />
+          <v-select label="Unit of the limit" v-model="form.limit.unit" :items="['characters', 'words', 'tokens']" />
           <v-select label="Past the limit" :model-value="form.pastLimit ?? 'ignores'" @update:model-value="form.pastLimit = $event === 'refuses' ? 'refuses' : 'ignores'" :items="[{ title: 'and ignores the rest', value: 'ignores' }, { title: 'and refuses what is longer', value: 'refuses' }]" />
         </template>
       </p>

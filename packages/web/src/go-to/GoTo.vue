@@ -47,7 +47,7 @@ const targets = computed<Target[]>(() => {
   const places = projects.open.filter((project) => fits(`${project.name} project`)).map((project) => ({ id: project.id, name: project.name, kind: 'Project', run: () => void router.push(`/projects/${project.id}`) }))
   const doable = actions.value.filter((action: Action) => fits(`${action.name} ${action.words ?? ''}`)).map((action) => ({ id: action.name, name: action.name, kind: 'Action', run: action.run }))
   const prompts = (found.value.words === typed.value ? found.value.rows : []).map((prompt) => ({ id: prompt.id, name: prompt.title, kind: projects.byId(prompt.projectId)?.name ?? 'Prompt', run: () => void router.push(`/desk/${prompt.id}`) }))
-  const frames = (found.value.words === typed.value ? found.value.frames : []).map(({ kind, id, name }) => ({ id, name, kind: kind === 'template' ? 'Template' : 'Manner', run: () => void router.push(kind === 'template' ? `/shelf/templates/${id}` : `/shelf/manners/${id}`) }))
+  const frames = (found.value.words === typed.value ? found.value.frames : []).map(({ kind, id, name }) => ({ id, name, kind: kind === 'template' ? 'Template' : 'Writing style', run: () => void router.push(kind === 'template' ? `/shelf/templates/${id}` : `/shelf/writing-styles/${id}`) }))
   // What is called so comes before what is only meant by the words.
   const asked = typed.value.trim().toLowerCase()
   const called = ({ name }: Target) => {

@@ -11,13 +11,13 @@ const props = defineProps<{ body: HelperBody; start: HelperCase }>()
 const emit = defineEmits<{ save: [one: HelperCase]; cancel: [] }>()
 const engines = useEngines()
 const one = ref<HelperCase>(structuredClone(props.start))
-const lines = (field: 'fixed' | 'leaveOut' | 'existing') => computed({ get: () => one.value[field].join('\n'), set: (text: string) => (one.value = { ...one.value, [field]: text.split('\n').map((line) => line.trim()).filter(Boolean) }) })
-const fixed = lines('fixed')
+const lines = (field: 'locked' | 'leaveOut' | 'existing') => computed({ get: () => one.value[field].join('\n'), set: (text: string) => (one.value = { ...one.value, [field]: text.split('\n').map((line) => line.trim()).filter(Boolean) }) })
+const locked = lines('locked')
 const leaveOut = lines('leaveOut')
 const existing = lines('existing')
 const engine = computed({ get: () => one.value.engine?.engine ?? '', set: (id: string) => (one.value = { ...one.value, engine: id ? { engine: id } : null }) })
-/** Fixed words that the text does not have would be passed over in silence. */
-const notThere = computed(() => one.value.fixed.filter((words) => !one.value.text.includes(words)))
+/** Locked words that the text does not have would be passed over in silence. */
+const notThere = computed(() => one.value.locked.filter((words) => !one.value.text.includes(words)))
 const problem = computed(() => (one.value.name.trim() === '' ? 'Give it a name.' : one.value.criteria.length === 0 ? 'Add what a good answer must satisfy.' : notThere.value.length ? `The text does not say “${notThere.value[0]}”.` : ''))
 const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 'engine' && kind !== 'picture'))
 </script>
@@ -27,7 +27,7 @@ const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 
     <v-text-field label="Name of the case" v-model="one.name" maxlength="120" :rules="[needed]" />
     <v-textarea label="The draft it is about" v-model="one.text" rows="3" maxlength="20000" auto-grow class="words" />
     <div class="columns">
-      <v-textarea label="Fixed words, a line each" v-model="fixed" rows="2" auto-grow />
+      <v-textarea label="Locked words, a line each" v-model="locked" rows="2" auto-grow />
       <v-textarea label="Leave-out list, a line each" v-model="leaveOut" rows="2" auto-grow />
       <v-textarea label="What the project has, a line each" v-model="existing" rows="2" auto-grow />
     </div>

@@ -5,7 +5,7 @@ import { withEngines } from '../testing.test-support.ts'
 import CaseRunTable from './CaseRunTable.vue'
 
 const result = (name: string, side: number, passed: boolean | null, more: Partial<CaseResult> = {}): CaseResult => ({ caseId: name, caseName: name, side, turnId: `${name}${side}`, state: passed === null ? 'asked' : 'done', passed, verdicts: passed === null ? [] : [{ criterion: { kind: 'schema-valid' } as never, pass: passed, says: passed ? 'It fits.' : '88 words; 35 to 75 are wanted.' }], problem: null, answer: `answer of ${name} ${side}`, cost: 100, tookMs: 1_000, ...more })
-const run = (results: CaseResult[], more: Partial<CaseRun> = {}): CaseRun => ({ id: 'c', helperId: 'h', projectId: 'j', sides: [{ version: 1, model: 'quoin' }, { version: 2, model: 'quoin' }], askedAt: '2026-01-01T10:00:00Z', stoppedAt: null, unit: 'piece', results, ...more })
+const run = (results: CaseResult[], more: Partial<CaseRun> = {}): CaseRun => ({ id: 'c', helperId: 'h', projectId: 'j', sides: [{ version: 1, model: 'quoin' }, { version: 2, model: 'quoin' }], askedAt: '2026-01-01T10:00:00Z', stoppedAt: null, unit: 'token', results, ...more })
 const table = (given: CaseRun) => mount(CaseRunTable, { props: { run: given }, global: withEngines() })
 
 it('puts what fails first, and says what a change broke and mended', () => {
@@ -15,7 +15,7 @@ it('puts what fails first, and says what a change broke and mended', () => {
   expect(names.at(-1)).toBe('fox')
   expect(names).toEqual(expect.arrayContaining(['hen broken', 'owl mended']))
   expect(wrapper.get('.sentence').text()).toMatch(/Version 1, quoin passes 2 of 4, version 2, quoin 2/)
-  expect(wrapper.findAll('thead th')[1]!.text()).toContain('2 of 4 pass, 400 pieces, half within 1.0 s')
+  expect(wrapper.findAll('thead th')[1]!.text()).toContain('2 of 4 pass, 400 tokens, half within 1.0 s')
 })
 
 it('shows how far it is, can be stopped, and does not judge before the end; an answer can be read', async () => {

@@ -29,7 +29,7 @@ const first = ref<CaseSide>({ version: props.whole.helper.current, model: models
 const second = ref<CaseSide | undefined>(props.whole.versions.length > 1 ? { version: props.whole.versions.find(({ number }) => number !== props.whole.helper.current)?.number ?? props.whole.helper.current, model: models.usual } : undefined)
 const sides = computed(() => [first.value, ...(second.value ? [second.value] : [])])
 const alike = computed(() => second.value?.version === first.value.version && second.value.model === first.value.model)
-/** About four hundred pieces in and two hundred out a case. */
+/** About four hundred tokens in and two hundred out a case. */
 const cost = computed(() => sayAmounts(sides.value.flatMap(({ model }) => {
   const profile = models.find(model)
   return profile ? [{ unit: profile.costUnit, amount: props.whole.cases.length * Math.round(costOf(profile, 650, 180) / 50) * 50 }] : []
@@ -67,7 +67,7 @@ const takeAway = (one: SavedCase) =>
     notices.show(`The case “${one.case.name}” is taken away.`, { action: { label: 'Undo', run: () => void task(async () => emit('changed', await call(saveCase, { params: { helper: id.value, case: crypto.randomUUID() }, body: one.case }))) } })
   })
 const add = () => (writing.value = { id: crypto.randomUUID(), start: fresh() })
-const fresh = (): HelperCase => ({ name: '', text: '', fixed: [], leaveOut: [], engine: null, values: {}, existing: [], criteria: [{ kind: 'no-stops' }] })
+const fresh = (): HelperCase => ({ name: '', text: '', locked: [], leaveOut: [], engine: null, values: {}, existing: [], criteria: [{ kind: 'no-stops' }] })
 </script>
 
 <template>

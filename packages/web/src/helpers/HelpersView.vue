@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { addHelpers, changeHelper, deleteHelper, type Helper, type HelperExport, type HelperVersion, type HelperWhole, putBack, readHelper, saveHelperVersion } from '@idolon/contract'
+import { inPresentWords } from '@idolon/core'
 import type { HelperBody } from '@idolon/core/helper'
-import { computed, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
@@ -83,7 +84,7 @@ async function importFile(given: File): Promise<void> {
   const text = await given.text()
   let value: unknown
   try {
-    value = JSON.parse(text)
+    value = inPresentWords(JSON.parse(text))
   } catch {
     notices.show(`${given.name} is no JSON file. Nothing was taken in.`, { problem: true })
     return

@@ -4,7 +4,7 @@ import type { Criterion, CriterionKind } from '@idolon/core/helper'
 /** What each criterion asks, for choosing one. */
 export const CRITERIA: Readonly<Record<CriterionKind, string>> = {
   'facets-present': 'it says something of facets',
-  'fixed-kept': 'all fixed words are kept',
+  'locked-kept': 'all locked words are kept',
   'length-within': 'its length lies between',
   'no-stops': 'the checks find no stop',
   distinct: 'no two are nearly the same',
@@ -36,8 +36,8 @@ export function sayCriterion(criterion: Criterion): string {
   switch (criterion.kind) {
     case 'facets-present':
       return criterion.facets ? `says something of ${criterion.facets.length === FACETS.length ? 'every facet' : criterion.facets.join(', ')}` : `says something of ${criterion.least ?? 1} facets`
-    case 'fixed-kept':
-      return 'keeps fixed words'
+    case 'locked-kept':
+      return 'keeps locked words'
     case 'length-within':
       return `${criterion.least} to ${criterion.most} words`
     case 'no-stops':

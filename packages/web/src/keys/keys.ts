@@ -91,7 +91,7 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
       { keys: 'Up, Down', does: 'Finding before, finding after' },
       { keys: 'Enter', does: 'Show it in the text' },
       { keys: 'F', does: 'Mend it' },
-      { keys: 'W', does: 'Waive it, with a reason' },
+      { keys: 'W', does: 'Dismiss it, with a reason' },
     ],
   },
   {

@@ -22,8 +22,8 @@ function use(words: string): void {
     return
   }
   const range = { start, end: start + stands.value.length }
-  if (draft.marks.some(({ kind, from, to }) => kind === 'fixed' && from < range.end && to > range.start)) {
-    notices.show('You fixed these words, so a helper’s may not take their place. Let helpers change them in the phrase’s menu first.', { problem: true })
+  if (draft.marks.some(({ kind, from, to }) => kind === 'locked' && from < range.end && to > range.start)) {
+    notices.show('You locked these words, so a helper’s may not take their place. Let helpers change them in the phrase’s menu first.', { problem: true })
     return
   }
   props.session.apply(replacePhrase(draft, range, words))

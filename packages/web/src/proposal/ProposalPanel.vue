@@ -36,11 +36,11 @@ const why = computed(() => (props.turn.kind === 'engine' ? (props.turn.value as 
   <div class="proposal">
     <p v-if="why" class="why">{{ why }}</p>
     <p v-if="turn.kind === 'facets'"><v-btn variant="text" @click="copyJson">Copy it as JSON by facet</v-btn></p>
-    <p v-if="turn.fixedLost.length" class="lost">Fixed words are missing from it: {{ turn.fixedLost.map((words) => `“${words}”`).join(', ') }}. They stay in the draft.</p>
+    <p v-if="turn.lockedLost.length" class="lost">Locked words are missing from it: {{ turn.lockedLost.map((words) => `“${words}”`).join(', ') }}. They stay in the draft.</p>
     <template v-if="units.length">
       <p class="row-actions">
         <span>{{ counted(units.length, 'change') }}<template v-if="stops">, {{ counted(stops, 'stop') }} among them</template></span>
-        <v-btn color="primary" variant="flat" :disabled="!current || takeable.length === 0" @click="proposal.take(units.filter(({ breaksFixed }) => !breaksFixed))">Take {{ units.length === takeable.length ? 'all' : `the ${units.filter(({ breaksFixed }) => !breaksFixed).length} that may be` }}</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!current || takeable.length === 0" @click="proposal.take(units.filter(({ breaksLocked }) => !breaksLocked))">Take {{ units.length === takeable.length ? 'all' : `the ${units.filter(({ breaksLocked }) => !breaksLocked).length} that may be` }}</v-btn>
         <v-btn :disabled="!current" @click="proposal.leave(units)">Leave all</v-btn>
       </p>
       <UnitsByFacet :proposal="proposal" />

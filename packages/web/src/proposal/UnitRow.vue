@@ -21,7 +21,7 @@ function step(by: number): void {
 }
 /** What cannot be taken can still be reached, so that one may read why. */
 function take(): void {
-  if (!props.unit.breaksFixed) emit('take')
+  if (!props.unit.breaksLocked) emit('take')
 }
 function onKey(event: KeyboardEvent): void {
   const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
@@ -45,10 +45,10 @@ function onKey(event: KeyboardEvent): void {
       </template>
       <span v-else>{{ sayDifference(difference, engines.named) }}</span>
       <p v-for="finding in grave" :key="finding.reason" class="found" :class="finding.severity">{{ finding.reason }}</p>
-      <p v-if="unit.breaksFixed" class="found stop">It would change words that you fixed, so it can only be left.</p>
+      <p v-if="unit.breaksLocked" class="found stop">It would change words that you locked, so it can only be left.</p>
     </div>
     <div class="row-actions acts">
-      <v-btn variant="text" ref="takeButton" data-unit :aria-disabled="!ready || unit.breaksFixed" :aria-label="`Take: ${sayDifference(difference, engines.named)}`" @click="take">Take</v-btn>
+      <v-btn variant="text" ref="takeButton" data-unit :aria-disabled="!ready || unit.breaksLocked" :aria-label="`Take: ${sayDifference(difference, engines.named)}`" @click="take">Take</v-btn>
       <v-btn variant="text" :aria-disabled="!ready" :aria-label="`Leave: ${sayDifference(difference, engines.named)}`" @click="emit('leave')">Leave</v-btn>
     </div>
   </li>

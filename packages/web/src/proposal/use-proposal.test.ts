@@ -13,7 +13,7 @@ function desk(text: string, proposed: string) {
   const added = (before: Draft, after: Draft) => words(after.text).filter((word) => !words(before.text).includes(word))
   const withWords = (before: Draft, more: string[]): Edit => (more.length ? { text: [{ from: before.text.length, to: before.text.length, insert: more.map((word) => `, ${word}`).join('') }] } : {})
   const asks = {
-    proposal: ({ draft: a, proposed: b }: { draft: Draft; proposed: Draft }) => ({ units: added(a, b).map((word, index) => ({ index, difference: { kind: 'phrase', change: 'added', b: word }, edit: withWords(a, [word]), breaksFixed: word === 'fixed', findings: [] })), elsewhere: [] }),
+    proposal: ({ draft: a, proposed: b }: { draft: Draft; proposed: Draft }) => ({ units: added(a, b).map((word, index) => ({ index, difference: { kind: 'phrase', change: 'added', b: word }, edit: withWords(a, [word]), breaksLocked: word === 'locked', findings: [] })), elsewhere: [] }),
     take: ({ draft: a, proposed: b, chosen }: { draft: Draft; proposed: Draft; chosen: number[] }) => withWords(a, added(a, b).filter((_, i) => chosen.includes(i))),
     leave: ({ draft: a, proposed: b, left }: { draft: Draft; proposed: Draft; left: number[] }) => applyEdit(a, withWords(a, added(a, b).filter((_, i) => !left.includes(i)))),
   }
@@ -61,7 +61,7 @@ it('proposes again what undo takes back, and keeps what the writer types meanwhi
   expect(draft.value.text).toBe('grey heron, dawn')
 })
 
-it('takes nothing that would change fixed words when all is taken', async () => {
+it('takes nothing that would change locked words when all is taken', async () => {
   const { draft, proposal, settle } = desk('heron', 'heron, reeds, fixed')
   await settle()
   await proposal.take(proposal.takeable.value)

@@ -99,8 +99,8 @@ export function useProposal(session: DraftSession, source: () => ProposalSource 
   const isOpen = ({ index }: ProposalUnit) => !ground.value?.taken.includes(index) && !ground.value?.left.includes(index)
   /** What counts for the writer: spacing, capitals and the like go along with the rest. */
   const units = computed(() => (ground.value?.units ?? []).filter((unit) => unit.difference.kind !== 'small' && isOpen(unit)))
-  /** What can be taken at once: all but what would change fixed words. */
-  const takeable = computed(() => units.value.filter(({ breaksFixed }) => !breaksFixed))
+  /** What can be taken at once: all but what would change locked words. */
+  const takeable = computed(() => units.value.filter(({ breaksLocked }) => !breaksLocked))
   const elsewhere = computed(() => ground.value?.elsewhere ?? [])
   const counts = computed(() => countsOf(ground.value))
   const current = computed(() => !looking.value && ground.value !== undefined)
@@ -112,7 +112,7 @@ export function useProposal(session: DraftSession, source: () => ProposalSource 
     if (!helper || !now || !current.value || chosen.length === 0) return
     // With the last ones the small things come along.
     const rest = units.value.filter((unit) => !chosen.includes(unit))
-    const small = rest.length === 0 && now.left.length === 0 ? now.units.filter(({ difference, breaksFixed }) => difference.kind === 'small' && !breaksFixed) : []
+    const small = rest.length === 0 && now.left.length === 0 ? now.units.filter(({ difference, breaksLocked }) => difference.kind === 'small' && !breaksLocked) : []
     const taken = [...now.taken, ...[...chosen, ...small].map(({ index }) => index)]
     const edit = await session.reading.ask('take', { draft: now.origin, proposed: now.wanted, chosen: taken, helper })
     if (session.draft.value !== draft || ground.value !== now) return

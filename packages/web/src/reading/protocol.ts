@@ -1,6 +1,6 @@
-import type { Combinations, Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, MannerBody, MannerCloseness, Output, Reading, SlotValues, TemplateSlot, TextChange, TrialBody } from '@idolon/core'
+import type { Combinations, Difference, Draft, Edit, EngineProfile, Facet, Finding, HouseRules, WritingStyleBody, StyleCloseness, Output, Reading, SlotValues, TemplateSlot, TextChange, TrialBody } from '@idolon/core'
 import type { ProposalUnit } from '@idolon/core/helper'
-import type { Filled, FixedFacet, InManner, Rewritten, Style, Trim } from '@idolon/core/reader'
+import type { Filled, FixedFacet, InStyle, Rewritten, Style, Trim } from '@idolon/core/reader'
 
 /** A question about the text that the worker has, by kind, with the answer it gets. */
 export interface Asks {
@@ -29,11 +29,11 @@ export interface Asks {
   /** The frame that texts share, with what stands in its slots text by text. */
   learn: { ask: { texts: readonly string[] }; answer: { text: string; slots: TemplateSlot[]; rows: SlotValues[] } }
   /** What examples have in common as writing; how close each of them is to it. */
-  learnManner: { ask: { name: string; texts: readonly string[] }; answer: { manner: MannerBody; examples: number[] } }
-  /** A word, a line or a draft written in a manner. */
-  inManner: { ask: { manner: MannerBody; source: string; words?: number | undefined; take: number }; answer: InManner & { closeness: MannerCloseness; examples: number[] } }
-  /** How close a text is to a manner, and how close its examples are. */
-  mannerCloseness: { ask: { manner: MannerBody; text: string }; answer: { closeness: MannerCloseness; examples: number[] } }
+  learnWritingStyle: { ask: { name: string; texts: readonly string[] }; answer: { writingStyle: WritingStyleBody; examples: number[] } }
+  /** A word, a line or a draft written in a writing style. */
+  inStyle: { ask: { writingStyle: WritingStyleBody; source: string; words?: number | undefined; take: number }; answer: InStyle & { closeness: StyleCloseness; examples: number[] } }
+  /** How close a text is to a writing style, and how close its examples are. */
+  styleCloseness: { ask: { writingStyle: WritingStyleBody; text: string }; answer: { closeness: StyleCloseness; examples: number[] } }
   /** The combinations of a trial plan. */
   combinations: { ask: Pick<TrialBody, 'factors' | 'way' | 'skip'>; answer: Combinations }
   /** What is wrong with a draft before it is tried; `ownWords` are right here though no dictionary has them. */

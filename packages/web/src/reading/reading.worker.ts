@@ -1,6 +1,6 @@
-import { type AssociationTable, changesFit, changeText, closenessOfExamples, combinationsOf, Differences, type Draft, emptyDraft, type Finding, fixedFacetsOf, type GlossaryEntry, learnedSlots, learnManner, learnTemplate, type MannerBody, mannerCloseness, outputFor, readTemplate, takenApart, valuesFor } from '@idolon/core'
+import { type AssociationTable, changesFit, changeText, closenessOfExamples, combinationsOf, Differences, type Draft, emptyDraft, type Finding, fixedFacetsOf, type GlossaryEntry, learnedSlots, learnWritingStyle, learnTemplate, type WritingStyleBody, styleCloseness, outputFor, readTemplate, takenApart, valuesFor } from '@idolon/core'
 import type { Around } from '@idolon/core/check'
-import { createReader, fillTemplate, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor, writeInManner } from '@idolon/core/reader'
+import { createReader, fillTemplate, type FixedFacet, type Reader, rewriteDraft, Suggester, trimFor, writeInStyle } from '@idolon/core/reader'
 import associationsUrl from '@idolon/core/tables/associations.json?url'
 import glossaryUrl from '@idolon/core/tables/glossary.json?url'
 import kinUrl from '@idolon/core/tables/kin.bin?url'
@@ -54,9 +54,9 @@ const suggesting = (reader: Reader) => {
 /** What belongs to helpers is loaded when a proposal is first looked at. */
 const helping = () => import('@idolon/core/helper')
 
-function closenessOf(reader: Reader, manner: MannerBody, text: string) {
+function closenessOf(reader: Reader, writingStyle: WritingStyleBody, text: string) {
   const read = (one: string) => ({ text: one, phrases: reader.read(one).phrases })
-  return { closeness: mannerCloseness(read(text), manner), examples: manner.examples.length ? closenessOfExamples(manner.examples.map(read), manner) : [] }
+  return { closeness: styleCloseness(read(text), writingStyle), examples: writingStyle.examples.length ? closenessOfExamples(writingStyle.examples.map(read), writingStyle) : [] }
 }
 
 const ANSWERS: Answering = {
@@ -90,19 +90,19 @@ const ANSWERS: Answering = {
     const facets = new Map(slots.map(({ name, facet }) => [name, facet]))
     return rows.map((values) => fillTemplate(parts, valuesFor(slots, values), reader.words, (slot) => facets.get(slot)))
   },
-  learnManner: ({ name, texts }, reader) => {
+  learnWritingStyle: ({ name, texts }, reader) => {
     const examples = texts.map((text) => ({ text, phrases: reader.read(text).phrases }))
-    const manner = learnManner(name, examples)
-    return { manner, examples: closenessOfExamples(examples, manner) }
+    const writingStyle = learnWritingStyle(name, examples)
+    return { writingStyle, examples: closenessOfExamples(examples, writingStyle) }
   },
-  inManner: async ({ manner, source, words, take }, reader) => {
+  inStyle: async ({ writingStyle, source, words, take }, reader) => {
     const check = await checks(reader)
     const trouble = (text: string) => check({ ...emptyDraft(), text }, {}).filter(({ severity }) => severity !== 'tip').length
     own.suggester ??= new Suggester(reader.words)
-    const written = writeInManner(manner, source, reader, own.suggester, { trouble, take, ...(words === undefined ? {} : { words }) })
-    return { ...written, ...closenessOf(reader, manner, written.text) }
+    const written = writeInStyle(writingStyle, source, reader, own.suggester, { trouble, take, ...(words === undefined ? {} : { words }) })
+    return { ...written, ...closenessOf(reader, writingStyle, written.text) }
   },
-  mannerCloseness: ({ manner, text }, reader) => closenessOf(reader, manner, text),
+  styleCloseness: ({ writingStyle, text }, reader) => closenessOf(reader, writingStyle, text),
   combinations: (plan) => combinationsOf(plan),
   learn: ({ texts }, reader) => {
     const reads = (text: string) => reader.read(text).phrases

@@ -9,10 +9,10 @@ const { call } = vi.hoisted(() => ({ call: vi.fn() }))
 vi.mock('../api/call.ts', () => ({ call }))
 
 const slip = (more: Partial<SeriesSlip> = {}): SeriesSlip => ({ kind: 'dress', sceneId: 'b', revision: 1, reason: 'Corin has a coat in scene 1 and a shirt here.', ...more })
-async function shown(slips: SeriesSlip[], waived: { kind: 'dress'; reason: string; because: string }[] = []) {
+async function shown(slips: SeriesSlip[], dismissed: { kind: 'dress'; reason: string; because: string }[] = []) {
   call.mockResolvedValue({ slips, unread: 0 })
   const scene = aScene('b')
-  const { open, changeScene } = anOpenSeries([aScene('a'), { ...scene, body: { ...scene.body, waived } }])
+  const { open, changeScene } = anOpenSeries([aScene('a'), { ...scene, body: { ...scene.body, dismissed } }])
   const wrapper = mount(ContinuityPanel, { props: { open }, global: withEngines(), attachTo: document.body })
   await flushPromises()
   return { wrapper, changeScene }
@@ -32,18 +32,18 @@ describe('continuity', () => {
 
   it('lets one stand with a reason, which is kept with the scene', async () => {
     const { wrapper, changeScene } = await shown([slip()])
-    await press(wrapper, 'Waive')
+    await press(wrapper, 'Dismiss')
     await wrapper.get('input[name="because"]').setValue(' He took it off. ')
     await wrapper.get('form').trigger('submit')
     await flushPromises()
-    expect(changeScene.mock.calls[0]).toMatchObject(['b', { body: { waived: [{ kind: 'dress', reason: slip().reason, because: 'He took it off.' }] } }])
+    expect(changeScene.mock.calls[0]).toMatchObject(['b', { body: { dismissed: [{ kind: 'dress', reason: slip().reason, because: 'He took it off.' }] } }])
   })
 
-  it('counts what is waived apart, and looks at it again when it is asked to', async () => {
-    const { wrapper, changeScene } = await shown([slip({ waived: 'He took it off.' })], [{ kind: 'dress', reason: 'in another scene then', because: 'He took it off.' }])
+  it('counts what is dismissed apart, and looks at it again when it is asked to', async () => {
+    const { wrapper, changeScene } = await shown([slip({ dismissed: 'He took it off.' })], [{ kind: 'dress', reason: 'in another scene then', because: 'He took it off.' }])
     expect(wrapper.text()).toContain('It holds together')
-    expect(wrapper.text()).toContain('1 slip waived')
+    expect(wrapper.text()).toContain('1 slip dismissed')
     await press(wrapper, 'Look at it again')
-    expect(changeScene.mock.calls[0]).toMatchObject(['b', { body: { waived: [] } }])
+    expect(changeScene.mock.calls[0]).toMatchObject(['b', { body: { dismissed: [] } }])
   })
 })

@@ -30,8 +30,8 @@ const load = async () => {
 onScopeDispose(() => clearTimeout(again))
 watch(() => props.open.series.value, () => void load(), { immediate: true })
 const numberOf = (scene: string) => props.open.placeOf(scene) + 1
-const standing = computed(() => slips.value?.filter(({ waived }) => waived === undefined) ?? [])
-const waived = computed(() => slips.value?.filter((slip) => slip.waived !== undefined) ?? [])
+const standing = computed(() => slips.value?.filter(({ dismissed }) => dismissed === undefined) ?? [])
+const dismissed = computed(() => slips.value?.filter((slip) => slip.dismissed !== undefined) ?? [])
 const byScene = computed(() => {
   const groups = new Map<string, SeriesSlip[]>()
   for (const slip of standing.value) groups.set(slip.sceneId, [...(groups.get(slip.sceneId) ?? []), slip])
@@ -50,23 +50,23 @@ async function mend({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
   }
   busy.value = false
 }
-/** The slip that is being waived, by what it says: the list may be another by the time it is sent. */
-const waiving = ref('')
+/** The slip that is being dismissed, by what it says: the list may be another by the time it is sent. */
+const dismissing = ref('')
 const keyOf = ({ sceneId, kind, reason }: SeriesSlip) => `${sceneId} ${kind} ${reason}`
-async function waive({ sceneId, kind, reason }: SeriesSlip, form: HTMLFormElement): Promise<void> {
+async function dismiss({ sceneId, kind, reason }: SeriesSlip, form: HTMLFormElement): Promise<void> {
   const because = new FormData(form).get('because')
   const scene = sceneOf(sceneId)
-  waiving.value = ''
+  dismissing.value = ''
   if (!scene) return
-  const list = [...(scene.body.waived ?? []), { kind, reason, because: typeof because === 'string' ? because.trim() : '' }]
-  await props.open.changeScene(sceneId, { body: { ...scene.body, waived: list } })
+  const list = [...(scene.body.dismissed ?? []), { kind, reason, because: typeof because === 'string' ? because.trim() : '' }]
+  await props.open.changeScene(sceneId, { body: { ...scene.body, dismissed: list } })
 }
-async function takeBack({ sceneId, kind, waived: because }: SeriesSlip): Promise<void> {
+async function takeBack({ sceneId, kind, dismissed: because }: SeriesSlip): Promise<void> {
   const scene = sceneOf(sceneId)
   if (!scene) return
   // The reason may name other scenes by now; what was said of it is as it was.
-  const at = scene.body.waived?.findIndex((one) => one.kind === kind && one.because === because) ?? -1
-  await props.open.changeScene(sceneId, { body: { ...scene.body, waived: scene.body.waived?.filter((_, i) => i !== at) ?? [] } })
+  const at = scene.body.dismissed?.findIndex((one) => one.kind === kind && one.because === because) ?? -1
+  await props.open.changeScene(sceneId, { body: { ...scene.body, dismissed: scene.body.dismissed?.filter((_, i) => i !== at) ?? [] } })
 }
 </script>
 
@@ -79,17 +79,17 @@ async function takeBack({ sceneId, kind, waived: because }: SeriesSlip): Promise
       <ul>
         <li v-for="(slip, i) in list" :key="i">
           <span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }}
-          <form v-if="waiving === keyOf(slip)" class="row-actions" @submit.prevent="waive(slip, $event.target as HTMLFormElement)" @keydown.escape.stop="waiving = ''">
+          <form v-if="dismissing === keyOf(slip)" class="row-actions" @submit.prevent="dismiss(slip, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
             <v-text-field label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" autofocus />
-            <v-btn variant="text" type="submit">Waive</v-btn>
+            <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
-          <span v-else class="row-actions"><v-btn variant="text" v-if="slip.fix" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Waive: ${slip.reason}`" @click="waiving = keyOf(slip)">Waive</v-btn></span>
+          <span v-else class="row-actions"><v-btn variant="text" v-if="slip.fix" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>
         </li>
       </ul>
     </div>
-    <FoldOut v-if="waived.length" :title="`${counted(waived.length, 'slip')} waived`">
+    <FoldOut v-if="dismissed.length" :title="`${counted(dismissed.length, 'slip')} dismissed`">
       <ul>
-        <li v-for="(slip, i) in waived" :key="i"><v-btn variant="text" @click="emit('choose', slip.sceneId)">Scene {{ numberOf(slip.sceneId) }}</v-btn> <span class="soft">{{ slip.reason }}{{ slip.waived ? ` Waived: ${slip.waived}` : '' }}</span> <v-btn variant="text" :aria-label="`Look at it again: ${slip.reason}`" @click="takeBack(slip)">Look at it again</v-btn></li>
+        <li v-for="(slip, i) in dismissed" :key="i"><v-btn variant="text" @click="emit('choose', slip.sceneId)">Scene {{ numberOf(slip.sceneId) }}</v-btn> <span class="soft">{{ slip.reason }}{{ slip.dismissed ? ` Dismissed: ${slip.dismissed}` : '' }}</span> <v-btn variant="text" :aria-label="`Look at it again: ${slip.reason}`" @click="takeBack(slip)">Look at it again</v-btn></li>
       </ul>
     </FoldOut>
   </section>

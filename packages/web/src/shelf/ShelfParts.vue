@@ -3,7 +3,7 @@
 const PARTS = [
   { name: 'Prompts', to: '/shelf' },
   { name: 'Templates', to: '/shelf/templates' },
-  { name: 'Manners', to: '/shelf/manners' },
+  { name: 'Writing styles', to: '/shelf/writing-styles' },
 ] as const
 </script>
 

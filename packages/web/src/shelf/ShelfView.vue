@@ -67,7 +67,7 @@ function reuse(prompt: FoundPrompt): void {
 useActions(() => [
   { name: 'Tags: rename and join', words: 'labels merge', run: () => (tagsOpen.value = true) },
   { name: 'Templates', words: 'frames slots', run: () => void router.push('/shelf/templates') },
-  { name: 'Manners', words: 'style voice', run: () => void router.push('/shelf/manners') },
+  { name: 'Writing styles', words: 'style voice', run: () => void router.push('/shelf/writing-styles') },
 ])
 </script>
 

@@ -3,20 +3,20 @@ import type { Judged, Verdict } from './criterion.ts'
 import { Distinct, distinct } from './distinct.ts'
 import { FacetsPresent, facetsPresent } from './facets-present.ts'
 import { FirstAnswerValid, firstAnswerValid } from './first-answer-valid.ts'
-import { FixedKept, fixedKept } from './fixed-kept.ts'
+import { LockedKept, lockedKept } from './locked-kept.ts'
 import { LengthWithin, lengthWithin } from './length-within.ts'
 import { NearExample, nearExample } from './near-example.ts'
 import { NoStops, noStops } from './no-stops.ts'
 import { Says, says } from './says.ts'
 
 /** What a good answer to a case must satisfy, measured. */
-export const Criterion = Type.Union([FacetsPresent, FixedKept, LengthWithin, NoStops, Distinct, NearExample, FirstAnswerValid, Says], { title: 'Criterion' })
+export const Criterion = Type.Union([FacetsPresent, LockedKept, LengthWithin, NoStops, Distinct, NearExample, FirstAnswerValid, Says], { title: 'Criterion' })
 export type Criterion = Static<typeof Criterion>
 export type CriterionKind = Criterion['kind']
 
 const JUDGES: { [K in CriterionKind]: (criterion: Extract<Criterion, { kind: K }>, judged: Judged) => Verdict } = {
   'facets-present': facetsPresent,
-  'fixed-kept': fixedKept,
+  'locked-kept': lockedKept,
   'length-within': lengthWithin,
   'no-stops': noStops,
   distinct,

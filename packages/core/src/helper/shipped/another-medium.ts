@@ -19,9 +19,9 @@ The prompt:
 
 Keep subject, action, details, setting, moment, framing and mood as they are. Replace the old medium and all technique that belongs to it; name two things of the new medium's own technique.
 No praise, no lead-in, no settings.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#takes}}Make it unlike these:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#takes}}Make it unlike these:
 {{ takes }}
 {{/takes}}`,
   },

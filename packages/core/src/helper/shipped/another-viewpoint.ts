@@ -14,9 +14,9 @@ export const anotherViewpoint = helper(
 {{ prompt }}
 
 Carry the change through the framing, and through details that could not be seen any more. Leave every other phrase word for word as it is. No praise, no lead-in, no settings.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#takes}}Make it unlike these:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#takes}}Make it unlike these:
 {{ takes }}
 {{/takes}}`,
   },

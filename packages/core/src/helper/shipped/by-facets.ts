@@ -17,9 +17,9 @@ Its phrases as they were read:
 {{ phrases }}
 
 Give each facet that it says something of as a phrase or a list of phrases, in the prompt's own words. Add nothing.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#takes}}Make it unlike these:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#takes}}Make it unlike these:
 {{ takes }}
 {{/takes}}`,
   },

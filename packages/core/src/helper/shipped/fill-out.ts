@@ -5,7 +5,7 @@ export const fillOut = helper(
   'fill-out',
   {
     name: 'Fill out',
-    does: 'Makes a full prompt of a word or a line, and keeps every word that is fixed.',
+    does: 'Makes a full prompt of a word or a line, and keeps every word that is locked.',
     answer: 'prompt',
     inputs: [LENGTH, STYLE, ENGINE],
     tags: ['drafting'],
@@ -17,9 +17,9 @@ Write about {{ length }} words, {{ style }}{{#engineReads}} (the engine reads {{
 Say something of every facet: subject, action, detail, setting, moment, framing, light, colour, medium, technique, mood. Still missing: {{ missing }}.
 Keep what the draft says. Add only what one picture can show at once: one place, one hour, one light, one medium.
 Use ordinary words. No praise, no lead-in, no settings, no words to be read in the picture.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#leaveOut}}Nothing of this may appear:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#leaveOut}}Nothing of this may appear:
 {{ leaveOut }}
 {{/leaveOut}}{{#houseRules}}The rules of the house:
 {{ houseRules }}
@@ -32,7 +32,7 @@ Use ordinary words. No praise, no lead-in, no settings, no words to be read in t
   [
     aCase('One word', 'heron', [{ kind: 'first-answer-valid' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }, { kind: 'length-within', least: 40, most: 100 }]),
     aCase('A person at work', 'a watchmaker', [{ kind: 'first-answer-valid' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }, { kind: 'says', words: 'watchmaker', never: false }]),
-    aCase('Fixed words', 'an old ferry, rust-red hull, moored at a wooden quay', [{ kind: 'first-answer-valid' }, { kind: 'fixed-kept' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }], { fixed: ['rust-red hull', 'wooden quay'] }),
+    aCase('Locked words', 'an old ferry, rust-red hull, moored at a wooden quay', [{ kind: 'first-answer-valid' }, { kind: 'locked-kept' }, { kind: 'facets-present', least: 9 }, { kind: 'no-stops' }], { locked: ['rust-red hull', 'wooden quay'] }),
     aCase('Night is said already', 'a bakery at night', [{ kind: 'first-answer-valid' }, { kind: 'no-stops' }, { kind: 'facets-present', facets: ['subject', 'setting', 'light', 'medium'] }, { kind: 'says', words: 'night', never: false }]),
     aCase('Short, for keywords', 'honey jar', [{ kind: 'length-within', least: 18, most: 60 }, { kind: 'no-stops' }], { values: { length: 35, style: 'a list' }, engine: { engine: 'brayer' } }),
     aCase('Long, in sentences', 'a rack railway train', [{ kind: 'length-within', least: 90, most: 190 }, { kind: 'no-stops' }, { kind: 'first-answer-valid' }], { values: { length: 140, style: 'sentences' } }),

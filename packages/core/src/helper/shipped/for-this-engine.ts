@@ -19,9 +19,9 @@ The engine reads {{ engineReads }}{{#engineLimit}}, at most {{ engineLimit }}{{/
 {{/engineNotes}}{{#engineSettings}}Recommend values for these settings, and for no others:
 {{ engineSettings }}
 {{/engineSettings}}Say why in one or two sentences. No praise, no lead-in and no settings in the prompt itself.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#takes}}Make it unlike these:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#takes}}Make it unlike these:
 {{ takes }}
 {{/takes}}`,
   },

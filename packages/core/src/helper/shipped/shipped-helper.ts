@@ -15,7 +15,7 @@ export const helper = (id: string, own: Pick<HelperBody, 'name' | 'does' | 'inst
   cases,
 })
 
-export const aCase = (name: string, text: string, criteria: HelperCase['criteria'], more: Partial<HelperCase> = {}): HelperCase => ({ name, text, fixed: [], leaveOut: [], engine: null, values: {}, existing: [], ...more, criteria })
+export const aCase = (name: string, text: string, criteria: HelperCase['criteria'], more: Partial<HelperCase> = {}): HelperCase => ({ name, text, locked: [], leaveOut: [], engine: null, values: {}, existing: [], ...more, criteria })
 
 export const LENGTH: HelperInput = { key: 'length', label: 'Length in words', kind: 'number', min: 10, max: 400, default: 70 }
 export const STYLE: HelperInput = { key: 'style', label: 'Written as', kind: 'choice', values: ['as the engine reads', 'sentences', 'a list'], default: 'as the engine reads' }

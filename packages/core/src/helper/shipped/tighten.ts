@@ -15,9 +15,9 @@ export const tighten = helper(
 
 Take out praise, what is said twice, and words that show nothing. Keep a phrase of every facet that it has ({{ said }}). Add nothing.
 No praise, no lead-in, no settings.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#takes}}Make it unlike these:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#takes}}Make it unlike these:
 {{ takes }}
 {{/takes}}`,
   },
@@ -27,6 +27,6 @@ No praise, no lead-in, no settings.
       { kind: 'says', words: 'masterpiece', never: true },
       { kind: 'near-example', example: 'a small red fox sitting in deep snow at dawn, soft pink light, watercolour', near: true },
     ]),
-    aCase('Fixed words', 'an old beekeeper in a waxed canvas coat, lifting a frame from the hive with great care and attention, in a terraced apiary high up above an alpine village, in the very late autumn, gouache', [{ kind: 'fixed-kept' }, { kind: 'length-within', least: 12, most: 40 }], { fixed: ['waxed canvas coat'] }),
+    aCase('Locked words', 'an old beekeeper in a waxed canvas coat, lifting a frame from the hive with great care and attention, in a terraced apiary high up above an alpine village, in the very late autumn, gouache', [{ kind: 'locked-kept' }, { kind: 'length-within', least: 12, most: 40 }], { locked: ['waxed canvas coat'] }),
   ],
 )

@@ -8,7 +8,7 @@ import { key, medium, palette } from './pictures.ts'
 import { place } from './place.ts'
 import { season } from './season.ts'
 import type { SeenSeries } from './seen.ts'
-import { type Slip, withWaived } from './slip.ts'
+import { type Slip, withDismissed } from './slip.ts'
 import type { SlipKind } from './slip-kind.ts'
 import { style } from './style.ts'
 import { time } from './time.ts'
@@ -20,7 +20,7 @@ const CHECKS: Readonly<Record<SlipKind, (series: SeenSeries) => Slip[]>> = { tra
 
 /** Where a series does not hold together, scene by scene; what the writer lets stand is marked. */
 export const continuityOf = (series: SeenSeries): Slip[] =>
-  withWaived(
+  withDismissed(
     Object.values(CHECKS).flatMap((check) => check(series)),
     series.scenes.map(({ body }) => body),
   ).sort((a, b) => a.scene - b.scene)

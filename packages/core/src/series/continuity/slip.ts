@@ -12,7 +12,7 @@ export const Slip = Type.Object(
     words: Type.Optional(Type.String({ description: 'The words of the scene’s text it is about.' })),
     part: Type.Optional(Type.String({ description: 'The character, place or style it is about, by its id.' })),
     reason: Type.String(),
-    waived: Type.Optional(Type.String({ description: 'Why the writer lets it stand.' })),
+    dismissed: Type.Optional(Type.String({ description: 'Why the writer lets it stand.' })),
     fix: Type.Optional(Type.Object({ label: Type.String(), body: Type.Optional(SceneBody), edit: Type.Optional(Edit) }, { description: 'Either another body of the scene, or an edit of its draft.' })),
   },
   { title: 'Slip' },
@@ -23,8 +23,8 @@ export type Slip = Static<typeof Slip>
 const known = (kind: SlipKind, reason: string): string => `${kind} ${reason.replace(/\bscene \d+/gi, 'scene')}`
 
 /** Slips with those marked that the writer lets stand in their scene. One that says something else by now is another slip. */
-export const withWaived = (slips: readonly Slip[], scenes: readonly Pick<SceneBody, 'waived'>[]): Slip[] =>
+export const withDismissed = (slips: readonly Slip[], scenes: readonly Pick<SceneBody, 'dismissed'>[]): Slip[] =>
   slips.map((slip) => {
-    const own = scenes[slip.scene]?.waived?.find(({ kind, reason }) => known(kind, reason) === known(slip.kind, slip.reason))
-    return own ? { ...slip, waived: own.because } : slip
+    const own = scenes[slip.scene]?.dismissed?.find(({ kind, reason }) => known(kind, reason) === known(slip.kind, slip.reason))
+    return own ? { ...slip, dismissed: own.because } : slip
   })

@@ -10,8 +10,8 @@ export function anotherMediumTask(asked: Asked): { prompt: string } {
   const wanted = given('medium').trim() || choose(MEDIA, random).said
   const known = mediumIn(wanted)
   const techniques = shuffle(known?.techniques ?? PLAIN_TECHNIQUES, random).slice(0, 2)
-  const fixed = linesOf(given('fixed'))
-  const phrases = new Phrases(given('prompt'), fixed)
+  const locked = linesOf(given('locked'))
+  const phrases = new Phrases(given('prompt'), locked)
   let said = false
   for (const old of phrases.list.filter(({ facet }) => facet === 'medium' || facet === 'technique').reverse()) {
     if (old.facet === 'medium' && !said) {
@@ -23,5 +23,5 @@ export function anotherMediumTask(asked: Asked): { prompt: string } {
   }
   if (!said) phrases.add(wanted, (words) => `The picture is ${withArticle(words, true)}.`)
   phrases.add(techniques.join(', '), () => `It is worked with ${techniques.join(' and ')}.`)
-  return { prompt: withSlips(phrases.text, asked, fixed) }
+  return { prompt: withSlips(phrases.text, asked, locked) }
 }

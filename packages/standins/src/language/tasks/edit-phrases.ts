@@ -7,7 +7,7 @@ export class Phrases {
 
   constructor(
     text: string,
-    private readonly fixed: readonly string[],
+    private readonly locked: readonly string[],
   ) {
     this.#draft = { ...emptyDraft(), text }
   }
@@ -20,13 +20,13 @@ export class Phrases {
     return knowledge().reader.read(this.#draft.text).phrases
   }
 
-  isFixed({ text }: Pick<Phrase, 'text'>): boolean {
-    return this.fixed.some((words) => text.includes(words) || words.includes(text))
+  isLocked({ text }: Pick<Phrase, 'text'>): boolean {
+    return this.locked.some((words) => text.includes(words) || words.includes(text))
   }
 
   /** Puts other words in a phrase's place, or takes it away; leading words of place and time go with it when they do not fit. */
   replace(phrase: Phrase, words: string): void {
-    if (this.isFixed(phrase)) return
+    if (this.isLocked(phrase)) return
     const { text } = this.#draft
     if (words === '') {
       this.#draft = applyEdit(this.#draft, { text: removePhrase(text, phrase) })

@@ -7,8 +7,8 @@ import { withSlips } from '../slip.ts'
 export function fillOutTask(asked: Asked): { prompt: string } {
   const { told, random, way, habits, given } = asked
   const words = told.words === undefined ? undefined : Math.round(told.words * (slips('tooLong', habits, told, random) ? 1.35 : 1))
-  const fixed = linesOf(given('fixed'))
+  const locked = linesOf(given('locked'))
   const unwanted = linesOf(given('leaveOut')).map((entry) => entry.toLowerCase().replace(/s$/, ''))
-  const { text } = fillOut(given('prompt'), { ...told, words }, { random, way, terse: habits.terse, unwanted, fixed })
-  return { prompt: withSlips(text, asked, fixed, true) }
+  const { text } = fillOut(given('prompt'), { ...told, words }, { random, way, terse: habits.terse, unwanted, locked })
+  return { prompt: withSlips(text, asked, locked, true) }
 }

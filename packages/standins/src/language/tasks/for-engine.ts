@@ -18,12 +18,12 @@ function settingsIn(text: string): { key: string; min?: number; max?: number; us
 export function forEngineTask(asked: Asked): { prompt: string; settings: Record<string, number | string>; why: string } {
   const { given, told, instruction } = asked
   const text = given('prompt')
-  const fixed = linesOf(given('fixed'))
+  const locked = linesOf(given('locked'))
   const list = /reads a list of keywords|reads keywords/i.test(instruction)
   const asJson = /reads a json/i.test(instruction)
   const most = told.limit ?? Infinity
   let prompt = list ? (isSentences(text) ? rewritten(text, [], 'list') : text) : asJson || isSentences(text) ? text : rewritten(text, [], 'sentences')
-  if (countWords(prompt) > most) prompt = tightened(prompt, most, fixed)
+  if (countWords(prompt) > most) prompt = tightened(prompt, most, locked)
   const heard = heardIn(text)
   const exact = heard.has.has('lettering') || /\b(?:two|three|four|five|six|\d)\b/i.test(text)
   const settings: Record<string, number | string> = {}
@@ -36,5 +36,5 @@ export function forEngineTask(asked: Asked): { prompt: string; settings: Record<
     } else settings[key] = key === 'latitude' && exact && values.includes('none') ? 'none' : usual
   }
   const how = list ? 'It reads keywords, so the sentences are a list now, the subject first.' : asJson ? 'It sorts what it reads by facet, so the words stay as they are.' : 'It reads whole sentences, so that what belongs together stands together.'
-  return { prompt: withSlips(prompt, asked, fixed), settings, why: [how, ...reasons].join(' ') }
+  return { prompt: withSlips(prompt, asked, locked), settings, why: [how, ...reasons].join(' ') }
 }

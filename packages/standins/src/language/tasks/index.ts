@@ -2,27 +2,27 @@ import type { Asked } from '../asked.ts'
 import { anotherMediumTask } from './another-medium.ts'
 import { askMeTask } from './ask-me.ts'
 import { byFacetsTask } from './by-facets.ts'
-import { carryOverTask } from './carry-over.ts'
+import { changeThroughoutTask } from './change-throughout.ts'
 import { explainTask } from './explain.ts'
 import { fillOutTask } from './fill-out.ts'
 import { forEngineTask } from './for-engine.ts'
 import { ideasTask } from './ideas.ts'
-import { inAMannerTask } from './in-a-manner.ts'
+import { inAStyleTask } from './in-a-style.ts'
 import { leaveOutsTask } from './leave-outs.ts'
-import { sayOtherwiseTask } from './say-otherwise.ts'
+import { rephraseTask } from './rephrase.ts'
 import { splitStoryTask } from './split-story.ts'
 import { tightenTask } from './tighten.ts'
 
 export type Task = (asked: Asked) => unknown
 
 /** What is to be done where a schema asks for a property. */
-const BY_PROPERTY: Readonly<Record<string, Task>> = { questions: askMeTask, ideas: ideasTask, alternatives: sayOtherwiseTask, phrases: explainTask, why: forEngineTask, subject: byFacetsTask, leaveOut: leaveOutsTask, scenes: splitStoryTask }
+const BY_PROPERTY: Readonly<Record<string, Task>> = { questions: askMeTask, ideas: ideasTask, alternatives: rephraseTask, phrases: explainTask, why: forEngineTask, subject: byFacetsTask, leaveOut: leaveOutsTask, scenes: splitStoryTask }
 /** What an instruction asks for when a whole prompt is wanted, the first that it says. */
 const BY_WORDS: readonly (readonly [RegExp, Task])[] = [
   [/\btighten|\bshorten|in fewer words|\bcondense/i, tightenTask],
-  [/in the manner|in a manner|way of writing/i, inAMannerTask],
+  [/in the writing style|in a writing style|way of writing/i, inAStyleTask],
   [/another medium|new medium|for the medium|change the medium/i, anotherMediumTask],
-  [/change this prompt|carry (?:the|a|this) change|the same, but|so that it plays/i, carryOverTask],
+  [/change this prompt|carry (?:the|a|this) change|the same, but|so that it plays/i, changeThroughoutTask],
   [/fill (?:it |this )?out|full prompt|expand|complete this/i, fillOutTask],
 ]
 

@@ -22,11 +22,11 @@ function saysSame(a: Phrase, b: Phrase): boolean {
 }
 
 /** A text's phrases without what says nothing or says it again, down to so many words. */
-export function tightened(text: string, most: number, fixed: readonly string[]): string {
+export function tightened(text: string, most: number, locked: readonly string[]): string {
   const { reader } = knowledge()
   const draft = { ...emptyDraft(), text }
   const plain = applyEdit(draft, tidy(draft, tidySteps(text, reader.read(text)))).text
-  const keep = ({ text: said }: Pick<Phrase, 'text'>) => fixed.some((words) => said.includes(words) || words.includes(said))
+  const keep = ({ text: said }: Pick<Phrase, 'text'>) => locked.some((words) => said.includes(words) || words.includes(said))
   let phrases = reader.read(plain).phrases.map((phrase) => ({ ...phrase, text: keep(phrase) ? phrase.text : phrase.text.replace(EMPTY, '').trim() })).filter(({ text: said }) => said !== '')
   phrases = phrases.filter((phrase, i) => {
     if (keep(phrase)) return true
@@ -50,7 +50,7 @@ export function tightened(text: string, most: number, fixed: readonly string[]):
 /** The same picture in fewer words. */
 export function tightenTask(asked: Asked): { prompt: string } {
   const text = asked.given('prompt')
-  const fixed = linesOf(asked.given('fixed'))
+  const locked = linesOf(asked.given('locked'))
   const most = asked.told.words ?? Math.max(10, Math.round(countWords(text) * 0.6))
-  return { prompt: withSlips(tightened(text, most, fixed), asked, fixed) }
+  return { prompt: withSlips(tightened(text, most, locked), asked, locked) }
 }

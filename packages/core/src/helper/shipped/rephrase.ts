@@ -1,8 +1,8 @@
 import { aCase, helper } from './shipped-helper.ts'
 
 /** One phrase in five ways. */
-export const sayOtherwise = helper(
-  'say-otherwise',
+export const rephrase = helper(
+  'rephrase',
   {
     name: 'Say otherwise',
     does: 'Says one phrase in five other ways that fit the rest.',

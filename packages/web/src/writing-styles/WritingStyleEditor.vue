@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { FACETS, type Facet, type MannerBody, type MannerFacet } from '@idolon/core'
+import { FACETS, type Facet, type WritingStyleBody, type StyleFacet } from '@idolon/core'
 import { computed, ref } from 'vue'
 import { useProjects } from '../stores/projects.ts'
 import { needed } from '../shared/field-rules.ts'
 import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
-/** What a manner is, to be read and corrected: order, length, what is always said, favourite terms, punctuation. */
-const props = defineProps<{ body: MannerBody; projectId: string | null; isNew: boolean }>()
-const emit = defineEmits<{ save: [body: MannerBody, projectId: string | null]; cancel: [] }>()
+/** What a writing style is, to be read and corrected: order, length, what is always said, favourite terms, punctuation. */
+const props = defineProps<{ body: WritingStyleBody; projectId: string | null; isNew: boolean }>()
+const emit = defineEmits<{ save: [body: WritingStyleBody, projectId: string | null]; cancel: [] }>()
 const projects = useProjects()
-const body = ref<MannerBody>(structuredClone(props.body))
+const body = ref<WritingStyleBody>(structuredClone(props.body))
 const project = ref(props.projectId ?? '')
 const SEPARATORS = [[', ', 'commas'], ['; ', 'semicolons'], ['. ', 'full stops'], [' | ', 'upright strokes'], ['\n', 'line ends']] as const
 const unsaid = computed(() => FACETS.filter((facet) => !body.value.facets.some((one) => one.facet === facet)))
@@ -17,7 +17,7 @@ const always = computed({
   get: () => body.value.always.map(({ text }) => text).join('\n'),
   set: (text: string) => (body.value.always = [...new Set(text.split('\n').map((line) => line.trim().slice(0, 300)).filter(Boolean))].slice(0, 40).map((line) => ({ text: line, facet: body.value.always.find((one) => one.text === line)?.facet ?? 'detail' }))),
 })
-function change(facet: Facet, more: Partial<MannerFacet>): void {
+function change(facet: Facet, more: Partial<StyleFacet>): void {
   body.value.facets = body.value.facets.map((one) => (one.facet === facet ? { ...one, ...more } : one))
 }
 function move(place: number, by: number): void {
@@ -36,7 +36,7 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
 </script>
 
 <template>
-  <form class="manner" @submit.prevent="save">
+  <form class="styled" @submit.prevent="save">
     <div class="pair">
       <v-text-field label="Name" v-model="body.name" maxlength="120" :rules="[needed]" />
       <v-select label="For" v-model="project" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
@@ -61,12 +61,12 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
     </v-table>
     <p v-if="unsaid.length"><ChoiceMenu label="Say another facet" :items="unsaid.map((facet) => ({ title: facet, value: facet }))" @choose="addFacet" /></p>
     <v-textarea label="Always said, word for word, one a line" v-model.lazy="always" rows="3" auto-grow class="always" />
-    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!body.name.trim() || !rising" type="submit">{{ isNew ? 'Keep the manner' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Leave it</v-btn></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!body.name.trim() || !rising" type="submit">{{ isNew ? 'Keep the writing style' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Leave it</v-btn></p>
   </form>
 </template>
 
 <style scoped>
-.manner {
+.styled {
   display: grid;
   gap: 10px;
 }

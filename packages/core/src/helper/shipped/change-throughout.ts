@@ -1,8 +1,8 @@
 import { aCase, helper } from './shipped-helper.ts'
 
 /** A change told in words, carried through every phrase that it touches. */
-export const carryOver = helper(
-  'carry-over',
+export const changeThroughout = helper(
+  'change-throughout',
   {
     name: 'Carry over',
     does: 'Carries a change told in words through every phrase that it touches, and only through those.',
@@ -18,9 +18,9 @@ The prompt:
 {{ prompt }}
 
 Carry the change through every phrase that it touches: what the light, the sky, the colours and the clothes then are. Leave every other phrase word for word as it is. No praise, no lead-in, no settings.
-{{#fixed}}Keep these words exactly as they are:
-{{ fixed }}
-{{/fixed}}{{#takes}}Make it unlike these:
+{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#takes}}Make it unlike these:
 {{ takes }}
 {{/takes}}`,
   },

@@ -45,15 +45,15 @@ function coloursOf({ part, weather, season }: Change, random: Random): string {
 }
 
 /** A change told in words carried through every phrase that it touches, and through no other. */
-export function carriedOver(text: string, words: string, fixed: readonly string[], random: Random): string {
+export function changedThroughout(text: string, words: string, locked: readonly string[], random: Random): string {
   const heard = heardIn(words)
   const change: Change = { heard, words: words.replace(/^(?:the same|but|and|as|make it|set it)\b[\s,]*/i, '').trim(), part: heard.part, weather: heard.weather, season: heard.season }
   const kinds = kindsIn(words)
-  const phrases = new Phrases(text, fixed)
+  const phrases = new Phrases(text, locked)
   const before = heardIn(text)
   const timely = change.part !== undefined || change.weather !== undefined || change.season !== undefined
   const done = new Set<Facet>()
-  const all = phrases.list.filter((phrase) => !phrases.isFixed(phrase))
+  const all = phrases.list.filter((phrase) => !phrases.isLocked(phrase))
   const isTouched = ({ facet, text: said }: Phrase) => facet !== 'colour' || TIME_COLOUR.test(said)
   const touched = (phrase: Phrase, facet: Facet, say: () => string) => {
     // Of several of a facet that change, the first says what is now and the others go.
@@ -88,9 +88,9 @@ export function carriedOver(text: string, words: string, fixed: readonly string[
   return phrases.text
 }
 
-export function carryOverTask(asked: Asked): { prompt: string } {
+export function changeThroughoutTask(asked: Asked): { prompt: string } {
   const { given, random, instruction } = asked
   const said = given('change') || (/(?:so that it plays|so that the picture is seen) ([^.\n]+)/.exec(instruction)?.[1] ?? '')
-  const fixed = linesOf(given('fixed'))
-  return { prompt: withSlips(carriedOver(given('prompt'), said, fixed, random), asked, fixed) }
+  const locked = linesOf(given('locked'))
+  return { prompt: withSlips(changedThroughout(given('prompt'), said, locked, random), asked, locked) }
 }

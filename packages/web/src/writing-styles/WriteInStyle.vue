@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Manner } from '@idolon/contract'
-import { type Draft, emptyDraft, type MannerCloseness, mannerInWords } from '@idolon/core'
+import type { WritingStyle } from '@idolon/contract'
+import { type Draft, emptyDraft, type StyleCloseness, styleInWords } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { isOpen, useAsking } from '../asking/asking.ts'
 import { costAbout } from '../asking/cost-words.ts'
@@ -13,8 +13,8 @@ import { useModels } from '../stores/models.ts'
 import { useProjects } from '../stores/projects.ts'
 import FoldOut from '../shared/FoldOut.vue'
 
-/** Writes a word, a line or a draft in a manner, by the core alone or with a language model, and says how close it came. */
-const props = defineProps<{ manner: Manner; reading: ReadingClient; begun?: string | undefined }>()
+/** Writes a word, a line or a draft in a writing style, by the core alone or with a language model, and says how close it came. */
+const props = defineProps<{ writingStyle: WritingStyle; reading: ReadingClient; begun?: string | undefined }>()
 const projects = useProjects()
 const helpers = useHelpers()
 const models = useModels()
@@ -22,31 +22,31 @@ const task = useTask()
 const { fromText } = useNewPrompt()
 void Promise.all([helpers.load(), models.load()]).catch(() => undefined)
 const source = ref(props.begun ?? '')
-const words = ref(props.manner.body.words.middle)
+const words = ref(props.writingStyle.body.words.middle)
 const take = ref(0)
 interface Written {
   by: string
   text: string
-  closeness: MannerCloseness
+  closeness: StyleCloseness
   examples: number[]
 }
 const written = shallowRef<Written[]>([])
 const draft = (): Draft => ({ ...emptyDraft(), text: source.value.trim() })
 const asking = useAsking({ projectId: projects.current?.id ?? '', promptId: null, draft })
 const profile = computed(() => models.find(models.usual))
-const helper = computed(() => helpers.find('in-a-manner'))
+const helper = computed(() => helpers.find('in-a-style'))
 
 async function write(another: boolean): Promise<void> {
   take.value = another ? take.value + 1 : 0
-  const answer = await props.reading.ask('inManner', { manner: props.manner.body, source: source.value, words: words.value, take: take.value })
+  const answer = await props.reading.ask('inStyle', { writingStyle: props.writingStyle.body, source: source.value, words: words.value, take: take.value })
   const one = { by: 'Written here', ...answer }
   written.value = another ? [one, ...written.value.filter(({ text }) => text !== one.text)].slice(0, 6) : [one]
 }
-const ask = () => profile.value && asking.ask({ helper: 'in-a-manner', models: [models.usual], values: { manner: mannerInWords(props.manner.body), length: words.value } })
+const ask = () => profile.value && asking.ask({ helper: 'in-a-style', models: [models.usual], values: { writingStyle: styleInWords(props.writingStyle.body), length: words.value } })
 watch(() => asking.turn.value, async (turn) => {
   const text = turn?.state === 'done' ? turn.proposed?.text : undefined
   if (!turn || text === undefined) return
-  const measured = await props.reading.ask('mannerCloseness', { manner: props.manner.body, text })
+  const measured = await props.reading.ask('styleCloseness', { writingStyle: props.writingStyle.body, text })
   written.value = [{ by: turn.model.name, text, ...measured }, ...written.value.filter((one) => one.text !== text)].slice(0, 6)
 })
 const begin = (text: string) => task(async () => fromText((await projects.currentOrFirst()).id, text))
@@ -63,7 +63,7 @@ const figure = (score: number) => score.toFixed(2)
       <v-btn :disabled="!written.length || !source.trim()" @click="write(true)">Another</v-btn>
       <v-btn :disabled="!source.trim() || !profile || !helper || asking.busy.value" @click="ask">Ask {{ profile?.name ?? 'a model' }}</v-btn>
     </form>
-    <p v-if="profile && helper && source.trim()" class="soft">A model is given the manner in words: {{ costAbout(helper.body, source, [profile]) }}.</p>
+    <p v-if="profile && helper && source.trim()" class="soft">A model is given the writing style in words: {{ costAbout(helper.body, source, [profile]) }}.</p>
     <template v-if="asking.turn.value">
       <GrowingAnswer v-if="isOpen(asking.turn.value)" :turn="asking.turn.value" :text="asking.texts[asking.turn.value.id] ?? ''" />
       <p v-else-if="asking.turn.value.state !== 'done'" role="alert">{{ asking.turn.value.problem }}</p>

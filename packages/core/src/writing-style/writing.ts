@@ -1,5 +1,5 @@
 import type { Phrase } from '../read/reading.ts'
-import type { MannerBody } from './manner.ts'
+import type { WritingStyleBody } from './writing-style.ts'
 
 /** Words as `\w+` counts them, in any script. */
 export const wordCount = (text: string): number => (text.match(/[\p{L}\p{N}_]+/gu) ?? []).length
@@ -18,9 +18,9 @@ export function isProse(text: string, phrases: readonly Phrase[]): boolean {
   return sentences.length > 1 ? long > 3.5 : acts && long >= LONG_PARTS
 }
 
-const SEPARATORS: readonly MannerBody['separator'][] = ['\n', ' | ', '; ', '. ', ', ']
+const SEPARATORS: readonly WritingStyleBody['separator'][] = ['\n', ' | ', '; ', '. ', ', ']
 /** What stands most often between the parts of lists. */
-export function separatorOf(texts: readonly string[]): MannerBody['separator'] {
+export function separatorOf(texts: readonly string[]): WritingStyleBody['separator'] {
   const counts = SEPARATORS.map((separator) => ({ separator, count: texts.reduce((sum, text) => sum + text.split(separator).length - 1, 0) }))
   return counts.sort((x, y) => y.count - x.count)[0]?.count ? counts[0]!.separator : ', '
 }

@@ -1,6 +1,6 @@
 import { FACETS, type Facet } from '../facet.ts'
 import type { Phrase } from '../read/reading.ts'
-import { type MannerBody, MAX_EXAMPLES, MIN_EXAMPLES } from './manner.ts'
+import { type WritingStyleBody, MAX_EXAMPLES, MIN_EXAMPLES } from './writing-style.ts'
 import { endsWithStop, isProse, separatorOf, wordCount } from './writing.ts'
 
 /** An example with what it says. */
@@ -53,10 +53,10 @@ function orderOf(examples: readonly Example[]): { facet: Facet; share: number; w
  * by facet, and punctuation.
  * @throws RangeError of fewer than 3 or more than 20 examples.
  */
-export function learnManner(name: string, examples: readonly Example[]): MannerBody {
-  if (examples.length < MIN_EXAMPLES || examples.length > MAX_EXAMPLES) throw new RangeError(`A manner is learned from ${MIN_EXAMPLES} to ${MAX_EXAMPLES} examples.`)
+export function learnWritingStyle(name: string, examples: readonly Example[]): WritingStyleBody {
+  if (examples.length < MIN_EXAMPLES || examples.length > MAX_EXAMPLES) throw new RangeError(`A writing style is learned from ${MIN_EXAMPLES} to ${MAX_EXAMPLES} examples.`)
   const facets = orderOf(examples)
-  const always: MannerBody['always'] = []
+  const always: WritingStyleBody['always'] = []
   const withTerms = facets.map((one) => {
     const terms = termsOf(examples, one.facet)
     for (const { text, count } of terms) if (count >= Math.max(MIN_EXAMPLES, ALWAYS * examples.length)) always.push({ text, facet: one.facet })

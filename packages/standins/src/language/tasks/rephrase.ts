@@ -43,6 +43,6 @@ export function waysToSay(phrase: string, count: number, random: () => number, w
   return found
 }
 
-export function sayOtherwiseTask({ given, told, random, habits }: Asked): { alternatives: string[] } {
+export function rephraseTask({ given, told, random, habits }: Asked): { alternatives: string[] } {
   return { alternatives: waysToSay(given('phrase') || given('prompt'), told.count ?? (habits.terse ? 4 : 6), random, linesOf(given('takes'))) }
 }

@@ -8,7 +8,7 @@ import type { Phrase } from '../read/reading.ts'
 import type { Reader } from '../read/reader.ts'
 import { leadFor } from '../rewrite/lead.ts'
 import { rewriteDraft } from '../rewrite/rewrite.ts'
-import type { MannerBody } from './manner.ts'
+import type { WritingStyleBody } from './writing-style.ts'
 import { wordCount } from './writing.ts'
 
 /** A phrase that is to be said; what comes from the writer is never left out. */
@@ -21,7 +21,7 @@ interface Said {
 const USUAL = 0.5
 const NOT_WRITTEN = new Set<Facet>(['subject', 'action', 'lettering'])
 
-export interface InManner {
+export interface InStyle {
   text: string
   /** What was put in beside what was given. */
   added: { facet: Facet; text: string }[]
@@ -36,19 +36,19 @@ function given(source: string, phrases: readonly Phrase[]): Said[] {
 }
 
 /**
- * Writes from a word, a line or a draft in a manner, with the core alone: what is given is kept, what is always said is said, and facets that
+ * Writes from a word, a line or a draft in a writing style, with the core alone: what is given is kept, what is always said is said, and facets that
  * the examples usually say are filled with their favourite terms, those first that bring least trouble (`trouble` counts it, such as findings
- * of the checks) and fit what is said. About `words` long; a list in the manner's own order, or sentences.
+ * of the checks) and fit what is said. About `words` long; a list in the writing style's own order, or sentences.
  */
-export function writeInManner(manner: MannerBody, source: string, reader: Reader, suggester: Suggester, { words = manner.words.middle, trouble = () => 0, take = 0 }: { words?: number; trouble?: (text: string) => number; take?: number } = {}): InManner {
+export function writeInStyle(writingStyle: WritingStyleBody, source: string, reader: Reader, suggester: Suggester, { words = writingStyle.words.middle, trouble = () => 0, take = 0 }: { words?: number; trouble?: (text: string) => number; take?: number } = {}): InStyle {
   const said = given(source, reader.read(source).phrases)
   const has = (facet: Facet) => said.some((one) => one.facet === facet)
-  for (const { text, facet } of manner.always) if (!said.some((one) => one.text.toLowerCase().includes(text.toLowerCase()))) said.push({ facet, text, own: true })
-  const listed = (list: readonly Said[]) => inOrder(list, manner).map(({ text }) => text).join(manner.separator)
+  for (const { text, facet } of writingStyle.always) if (!said.some((one) => one.text.toLowerCase().includes(text.toLowerCase()))) said.push({ facet, text, own: true })
+  const listed = (list: readonly Said[]) => inOrder(list, writingStyle).map(({ text }) => text).join(writingStyle.separator)
   const length = () => said.reduce((sum, { text }) => sum + wordCount(text), 0)
   // Sentences take more words for the same.
-  const room = manner.style === 'sentences' ? words / 1.35 : words
-  const wanted = manner.facets.filter(({ facet, share }) => !NOT_WRITTEN.has(facet) && !has(facet) && share > 0).toSorted((x, y) => y.share - x.share)
+  const room = writingStyle.style === 'sentences' ? words / 1.35 : words
+  const wanted = writingStyle.facets.filter(({ facet, share }) => !NOT_WRITTEN.has(facet) && !has(facet) && share > 0).toSorted((x, y) => y.share - x.share)
   for (const { facet, share, terms } of wanted) {
     if (length() >= room && share < 1) continue
     if (share < USUAL && length() >= room * 0.8) continue
@@ -63,36 +63,36 @@ export function writeInManner(manner: MannerBody, source: string, reader: Reader
     if (chosen && chosen.trouble <= 0) said.push({ facet, text: chosen.text, own: false })
   }
   const added = said.filter(({ own }) => !own).map(({ facet, text }) => ({ facet, text }))
-  return { text: manner.style === 'sentences' ? asSentences(inOrder(said, manner), reader) : asList(inOrder(said, manner), manner, reader), added }
+  return { text: writingStyle.style === 'sentences' ? asSentences(inOrder(said, writingStyle), reader) : asList(inOrder(said, writingStyle), writingStyle, reader), added }
 }
 
-/** Phrases in the order of the manner; facets it does not know come after, as they were said. */
-function inOrder(said: readonly Said[], manner: MannerBody): Said[] {
+/** Phrases in the order of the writing style; facets it does not know come after, as they were said. */
+function inOrder(said: readonly Said[], writingStyle: WritingStyleBody): Said[] {
   const place = (facet: Facet) => {
-    const at = manner.facets.findIndex((one) => one.facet === facet)
-    return at < 0 ? manner.facets.length : at
+    const at = writingStyle.facets.findIndex((one) => one.facet === facet)
+    return at < 0 ? writingStyle.facets.length : at
   }
   return said.toSorted((x, y) => place(x.facet) - place(y.facet))
 }
 
 /** Whether the examples put an article before what they name. */
-const saysArticle = ({ examples }: MannerBody) => examples.filter((text) => text.split(/[,;.\n|]/u).some((part) => /^\s*an?\s/iu.test(part))).length * 2 > examples.length
+const saysArticle = ({ examples }: WritingStyleBody) => examples.filter((text) => text.split(/[,;.\n|]/u).some((part) => /^\s*an?\s/iu.test(part))).length * 2 > examples.length
 /** Facets whose words name something that an article stands before. */
 const NAMED = new Set<Facet>(['subject', 'detail', 'setting'])
 
-function asList(said: readonly Said[], manner: MannerBody, reader: Reader): string {
-  const articled = saysArticle(manner)
+function asList(said: readonly Said[], writingStyle: WritingStyleBody, reader: Reader): string {
+  const articled = saysArticle(writingStyle)
   const named = ({ facet, text }: Said) => (articled && NAMED.has(facet) && headOf(text) && wantsArticle(text, reader.words) ? `${articleFor(text)} ${text}` : text)
   let out = ''
   said.forEach((one, i) => {
     const before = said[i - 1]
-    const joined = before !== undefined && before.facet !== one.facet && manner.facets.some(({ facet, joined: own }) => facet === one.facet && own)
+    const joined = before !== undefined && before.facet !== one.facet && writingStyle.facets.some(({ facet, joined: own }) => facet === one.facet && own)
     const lead = joined ? leadFor(one.facet, one.text, reader.words) : ''
     // What has no word to lead to it stands by itself, unless it says what the one before it does.
-    out += i === 0 ? named(one) : joined && (lead || one.facet === 'action') ? ` ${[lead, named(one)].filter(Boolean).join(' ')}` : `${manner.separator}${named(one)}`
+    out += i === 0 ? named(one) : joined && (lead || one.facet === 'action') ? ` ${[lead, named(one)].filter(Boolean).join(' ')}` : `${writingStyle.separator}${named(one)}`
   })
-  const cased = manner.capital ? out.replace(/\p{L}/u, (letter) => letter.toUpperCase()) : out
-  return cased && manner.stop ? `${cased}.` : cased
+  const cased = writingStyle.capital ? out.replace(/\p{L}/u, (letter) => letter.toUpperCase()) : out
+  return cased && writingStyle.stop ? `${cased}.` : cased
 }
 
 function asSentences(said: readonly Said[], reader: Reader): string {

@@ -1,10 +1,10 @@
-import type { MannerBody } from './manner.ts'
+import type { WritingStyleBody } from './writing-style.ts'
 
-const SEPARATOR: Readonly<Record<MannerBody['separator'], string>> = { ', ': 'commas', '; ': 'semicolons', '. ': 'full stops', ' | ': 'upright strokes', '\n': 'line ends' }
+const SEPARATOR: Readonly<Record<WritingStyleBody['separator'], string>> = { ', ': 'commas', '; ': 'semicolons', '. ': 'full stops', ' | ': 'upright strokes', '\n': 'line ends' }
 
-/** A manner told in words, for a person or a language model. */
-export function mannerInWords(manner: MannerBody): string {
-  const { style, facets, always, words, separator, stop, capital } = manner
+/** A writing style told in words, for a person or a language model. */
+export function styleInWords(writingStyle: WritingStyleBody): string {
+  const { style, facets, always, words, separator, stop, capital } = writingStyle
   const usual = facets.filter(({ share }) => share >= 0.5)
   const seldom = facets.filter(({ share }) => share < 0.5)
   return [

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { deleteManner, listBin, listManners, type Manner, putBack, readPrompt, saveManner, searchShelf } from '@idolon/contract'
-import { type MannerBody, mannerInWords, MAX_EXAMPLES, MIN_EXAMPLES } from '@idolon/core'
+import { deleteWritingStyle, listBin, listWritingStyles, type WritingStyle, putBack, readPrompt, saveWritingStyle, searchShelf } from '@idolon/contract'
+import { type WritingStyleBody, styleInWords, MAX_EXAMPLES, MIN_EXAMPLES } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -12,8 +12,8 @@ import { counted } from '../shared/said.ts'
 import { textsIn } from '../shared/texts-in.ts'
 import ShelfParts from '../shelf/ShelfParts.vue'
 import { useProjects } from '../stores/projects.ts'
-import MannerEditor from './MannerEditor.vue'
-import WriteInManner from './WriteInManner.vue'
+import WritingStyleEditor from './WritingStyleEditor.vue'
+import WriteInStyle from './WriteInStyle.vue'
 
 /** Ways of writing: learned from a handful of good prompts, corrected, and written in. */
 const route = useRoute()
@@ -24,21 +24,21 @@ const task = useTask()
 const reading = new ReadingClient(startReadingWorker)
 onScopeDispose(() => reading.stop())
 
-const all = shallowRef<Manner[]>()
+const all = shallowRef<WritingStyle[]>()
 const learning = ref<string>()
-const writing = shallowRef<{ id: string; body: MannerBody; projectId: string | null; isNew: boolean }>()
-/** The draft that is to be written in a manner, when one was brought along. */
+const writing = shallowRef<{ id: string; body: WritingStyleBody; projectId: string | null; isNew: boolean }>()
+/** The draft that is to be written in a writing style, when one was brought along. */
 const begun = ref<string>()
-const id = computed(() => String(route.params['manner'] ?? '') || all.value?.[0]?.id)
-const manner = computed(() => all.value?.find((one) => one.id === id.value))
+const id = computed(() => String(route.params['writingStyle'] ?? '') || all.value?.[0]?.id)
+const writingStyle = computed(() => all.value?.find((one) => one.id === id.value))
 const texts = computed(() => textsIn(learning.value ?? '', MAX_EXAMPLES + 1))
 
 const load = async () => {
-  all.value = await call(listManners, { query: projects.current ? { project: projects.current.id } : {} })
+  all.value = await call(listWritingStyles, { query: projects.current ? { project: projects.current.id } : {} })
 }
 watch(() => projects.current?.id, () => void task(load), { immediate: true })
 onChange((event) => {
-  if (event === 'reset' || event.kind === 'manners') void load().catch(() => undefined)
+  if (event === 'reset' || event.kind === 'writing-styles') void load().catch(() => undefined)
 })
 watch(id, () => (writing.value = undefined))
 if (route.query['do'] === 'learn') learning.value = ''
@@ -59,47 +59,47 @@ const addProven = () =>
   })
 const learn = () =>
   task(async () => {
-    const { manner: found, examples } = await reading.ask('learnManner', { name: '', texts: texts.value })
+    const { writingStyle: found, examples } = await reading.ask('learnWritingStyle', { name: '', texts: texts.value })
     const terms = [...found.always.map(({ text }) => text), ...found.facets.flatMap((one) => one.terms.slice(0, 1))]
     learning.value = undefined
-    writing.value = { id: crypto.randomUUID(), body: { ...found, name: (terms[0] ?? 'A manner').replace(/^\p{L}/u, (letter) => letter.toUpperCase()) }, projectId: projects.current?.id ?? null, isNew: true }
+    writing.value = { id: crypto.randomUUID(), body: { ...found, name: (terms[0] ?? 'A writing style').replace(/^\p{L}/u, (letter) => letter.toUpperCase()) }, projectId: projects.current?.id ?? null, isNew: true }
     notices.show(`Learned from ${counted(examples.length, 'example')}. Correct what is not meant, then keep it.`)
   })
-const save = (body: MannerBody, projectId: string | null) =>
+const save = (body: WritingStyleBody, projectId: string | null) =>
   task(async () => {
     const { id: which } = writing.value!
-    await call(saveManner, { params: { manner: which }, body: { projectId, body } })
+    await call(saveWritingStyle, { params: { writingStyle: which }, body: { projectId, body } })
     writing.value = undefined
     await load()
-    await router.push(`/shelf/manners/${which}`)
+    await router.push(`/shelf/writing-styles/${which}`)
     notices.show(`“${body.name}” is kept.`)
   })
-const remove = ({ id: which, body }: Manner) =>
+const remove = ({ id: which, body }: WritingStyle) =>
   task(async () => {
-    await router.push('/shelf/manners')
-    await call(deleteManner, { params: { manner: which } })
+    await router.push('/shelf/writing-styles')
+    await call(deleteWritingStyle, { params: { writingStyle: which } })
     await load()
     notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Put it back', run: () => void task(async () => {
-      const entry = (await call(listBin, {})).find((one) => one.kind === 'manner' && one.name === body.name)
-      if (entry) await call(putBack, { params: { kind: 'manner', id: entry.id } })
+      const entry = (await call(listBin, {})).find((one) => one.kind === 'writing-style' && one.name === body.name)
+      if (entry) await call(putBack, { params: { kind: 'writing-style', id: entry.id } })
       await load()
     }) } })
   })
-useActions(() => [{ name: 'Learn a manner from prompts', words: 'style voice tone examples', run: () => (learning.value = '') }])
+useActions(() => [{ name: 'Learn a writing style from prompts', words: 'style voice tone examples', run: () => (learning.value = '') }])
 </script>
 
 <template>
-  <main class="page manners">
+  <main class="page styles">
     <header>
-      <h1 class="view-title">Manners <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
+      <h1 class="view-title">Writing styles <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
       <ShelfParts />
       <p class="row-actions"><v-btn @click="(writing = undefined), (learning = '')">Learn one from prompts</v-btn></p>
     </header>
     <div class="columns">
-      <nav aria-label="Manners">
+      <nav aria-label="Writing styles">
         <ul>
           <li v-for="one in all" :key="one.id">
-            <RouterLink class="choice tall" :to="`/shelf/manners/${one.id}`" :aria-current="one.id === id && !writing && learning === undefined ? 'true' : undefined"><span class="name">{{ one.body.name }}</span><span class="soft">{{ one.body.style === 'list' ? 'a list' : 'sentences' }}, about {{ one.body.words.middle }} words</span></RouterLink>
+            <RouterLink class="choice tall" :to="`/shelf/writing-styles/${one.id}`" :aria-current="one.id === id && !writing && learning === undefined ? 'true' : undefined"><span class="name">{{ one.body.name }}</span><span class="soft">{{ one.body.style === 'list' ? 'a list' : 'sentences' }}, about {{ one.body.words.middle }} words</span></RouterLink>
           </li>
         </ul>
       </nav>
@@ -112,19 +112,19 @@ useActions(() => [{ name: 'Learn a manner from prompts', words: 'style voice ton
           <v-btn variant="text" @click="learning = undefined">Leave it</v-btn>
         </p>
       </form>
-      <MannerEditor v-else-if="writing" :key="writing.id" :body="writing.body" :project-id="writing.projectId" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
-      <article v-else-if="manner" class="manner">
-        <h2 class="titled">{{ manner.body.name }} <span class="soft">{{ manner.projectId ? projects.byId(manner.projectId)?.name : 'for all projects' }}; learned from {{ counted(manner.body.examples.length, 'prompt') }}</span></h2>
-        <p class="told">{{ mannerInWords(manner.body) }}</p>
+      <WritingStyleEditor v-else-if="writing" :key="writing.id" :body="writing.body" :project-id="writing.projectId" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
+      <article v-else-if="writingStyle" class="styled">
+        <h2 class="titled">{{ writingStyle.body.name }} <span class="soft">{{ writingStyle.projectId ? projects.byId(writingStyle.projectId)?.name : 'for all projects' }}; learned from {{ counted(writingStyle.body.examples.length, 'prompt') }}</span></h2>
+        <p class="told">{{ styleInWords(writingStyle.body) }}</p>
         <p class="row-actions">
-          <v-btn variant="text" @click="writing = { id: manner.id, body: manner.body, projectId: manner.projectId, isNew: false }">Correct it</v-btn>
-          <v-btn variant="text" @click="learning = manner.body.examples.join('\n\n')">Learn again from its prompts</v-btn>
-          <v-btn variant="text" @click="remove(manner)">Delete</v-btn>
+          <v-btn variant="text" @click="writing = { id: writingStyle.id, body: writingStyle.body, projectId: writingStyle.projectId, isNew: false }">Correct it</v-btn>
+          <v-btn variant="text" @click="learning = writingStyle.body.examples.join('\n\n')">Learn again from its prompts</v-btn>
+          <v-btn variant="text" @click="remove(writingStyle)">Delete</v-btn>
         </p>
-        <WriteInManner :key="manner.id + (begun ?? '')" :manner="manner" :reading="reading" :begun="begun" />
+        <WriteInStyle :key="writingStyle.id + (begun ?? '')" :writing-style="writingStyle" :reading="reading" :begun="begun" />
       </article>
       <div v-else-if="all">
-        <p>No manner yet. Give {{ MIN_EXAMPLES }} to {{ MAX_EXAMPLES }} prompts that are written as you want it; what they have in common becomes a manner that any word can be written in.</p>
+        <p>No writing style yet. Give {{ MIN_EXAMPLES }} to {{ MAX_EXAMPLES }} prompts that are written as you want it; what they have in common becomes a writing style that any word can be written in.</p>
         <p><v-btn color="primary" variant="flat" @click="learning = ''">Learn one from prompts</v-btn></p>
       </div>
     </div>
@@ -132,9 +132,9 @@ useActions(() => [{ name: 'Learn a manner from prompts', words: 'style voice ton
 </template>
 
 <style scoped>
-.manners,
+.writingStyles,
 header,
-.manner,
+.styled,
 .learn {
   display: grid;
   gap: 12px;
