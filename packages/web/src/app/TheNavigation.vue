@@ -40,7 +40,7 @@ const section = (to: string, path: string) => (to === '/' ? path === '/' : path.
     <div class="project">
       <label for="project-choice" class="soft">Project</label>
       <v-select v-if="projects.open.length" id="project-choice" :model-value="projects.current?.id ?? ''" @update:model-value="projects.chosen = $event" :items="projects.open.map((project) => ({ title: project.name, value: project.id }))" />
-      <RouterLink v-if="projects.current" :to="`/projects/${projects.current.id}`" :aria-current="$route.path.startsWith('/projects') ? 'page' : undefined">Its page</RouterLink>
+      <RouterLink v-if="projects.current" :to="`/projects/${projects.current.id}`" :aria-current="$route.path.startsWith('/projects') ? 'page' : undefined">Project page</RouterLink>
     </div>
     <ul class="foot">
       <li><v-btn variant="text" @click="$emit('goTo')">Go to …</v-btn> <kbd>Ctrl K</kbd></li>

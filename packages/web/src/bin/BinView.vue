@@ -53,7 +53,7 @@ const remove = () =>
         <img v-if="entry.picture" :src="`/api/pictures/${entry.picture}/thumbnail`" alt="" loading="lazy" />
         <span v-else class="none" />
         <span class="what"><span class="name" :title="entry.name">{{ entry.name }}</span><span class="soft">{{ ONE[entry.kind] }}{{ entry.project ? ` of ${entry.project}` : '' }}, <time :datetime="entry.deletedAt" :title="sayExactly(entry.deletedAt)">{{ sayWhen(entry.deletedAt, now) }}</time></span></span>
-        <v-btn @click="back(entry)">Put back</v-btn>
+        <v-btn @click="back(entry)">Restore</v-btn>
         <v-btn variant="text" v-if="entry.removable" @click="asking = [entry]">Remove for good</v-btn>
       </li>
     </ul>

@@ -15,7 +15,7 @@ const filler = (reason = 'Says nothing.'): Finding => ({
   severity: 'tip',
   where: { in: 'text', start: 15, end: 26 },
   reason,
-  fix: { label: 'Take it out', safe: true, edits: [{ text: [{ from: 13, to: 26, insert: '' }] }] },
+  fix: { label: 'Remove from the merge', safe: true, edits: [{ text: [{ from: 13, to: 26, insert: '' }] }] },
 })
 
 /** A panel over a draft whose findings are given; a mended one is found no more. */

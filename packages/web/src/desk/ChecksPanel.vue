@@ -8,7 +8,7 @@ import { counted } from '../shared/said.ts'
 import type { DraftSession } from './draft-session.ts'
 import type { Findings } from './use-findings.ts'
 
-/** What is wrong with the draft, gravest first: a line each, with its reason and what mends it. */
+/** What is wrong with the draft, gravest first: a line each, with its reason and what fixes it. */
 const props = defineProps<{ session: DraftSession; findings: Findings }>()
 const notices = useNotices()
 const root = useTemplateRef<HTMLElement>('root')
@@ -18,7 +18,7 @@ const dismissing = ref('')
 /** No draft has more to mend at once; were a fix to bring its own finding back, this ends it. */
 const MOST = 60
 const keyOf = ({ kind, reason }: Finding) => `${kind} ${reason}`
-const mending = ref(false)
+const fixing = ref(false)
 
 const GROUPS: { severity: Severity; name: string; says: string }[] = [
   { severity: 'stop', name: 'Stops', says: 'the try would be wasted' },
@@ -49,22 +49,22 @@ function show(finding: Finding, focus = true): void {
   view.dispatch({ selection: { anchor: place.start, head: place.end }, scrollIntoView: true })
   if (focus) view.focus()
 }
-async function mend({ fix }: Finding): Promise<void> {
+async function fix({ fix }: Finding): Promise<void> {
   if (!fix || !props.findings.current.value) return
   for (const edit of fix.edits) props.session.apply(edit)
   await props.findings.check()
 }
-/** Mends one finding after another, each an edit of its own, for as long as there is a next. */
-async function mendAll(next: () => Finding | undefined): Promise<void> {
-  mending.value = true
-  let mended = 0
+/** Fixes one finding after another, each an edit of its own, for as long as there is a next. */
+async function fixAll(next: () => Finding | undefined): Promise<void> {
+  fixing.value = true
+  let fixed = 0
   // Written on meanwhile: what was found is of another text.
-  for (let finding = next(); finding && props.findings.current.value && mended < MOST; finding = next()) {
-    await mend(finding)
-    mended++
+  for (let finding = next(); finding && props.findings.current.value && fixed < MOST; finding = next()) {
+    await fix(finding)
+    fixed++
   }
-  mending.value = false
-  notices.show(`${counted(mended, 'thing')} mended. Undo takes them back one by one.`, { action: { label: 'Undo', run: props.session.undo } })
+  fixing.value = false
+  notices.show(`${counted(fixed, 'thing')} fixed. Undo takes the fixes back one by one.`, { action: { label: 'Undo', run: props.session.undo } })
 }
 function dismiss(finding: Finding, form: HTMLFormElement): void {
   const reason = new FormData(form).get('reason')
@@ -92,15 +92,15 @@ function onKey(event: KeyboardEvent, finding: Finding): void {
   const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
   if (event.key === 'ArrowDown') lines[at + 1]?.focus()
   else if (event.key === 'ArrowUp') lines[at - 1]?.focus()
-  else if (letter === 'f' && finding.fix) void mend(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
-  else if (letter === 'w') dismissing.value = keyOf(finding)
+  else if (letter === 'f' && finding.fix) void fix(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
+  else if (letter === 'd') dismissing.value = keyOf(finding)
   else return
   event.preventDefault()
 }
 useActions(() => [
   { name: 'Next finding', words: 'check problem walk', run: () => walk(1) },
-  ...(safe.value.length ? [{ name: 'Mend what is safe to mend', words: 'fix all checks', run: () => void mendAll(nextSafe) }] : []),
-  ...(house.value.length ? [{ name: 'Apply the house rules', words: 'brand project', run: () => void mendAll(nextOfHouse) }] : []),
+  ...(safe.value.length ? [{ name: 'Fix what is safe to fix', words: 'fix all checks', run: () => void fixAll(nextSafe) }] : []),
+  ...(house.value.length ? [{ name: 'Apply the house rules', words: 'brand project', run: () => void fixAll(nextOfHouse) }] : []),
 ])
 defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button.reason')?.focus() })
 </script>
@@ -109,8 +109,8 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
   <section ref="root" class="checks" aria-label="Checks" :aria-busy="!findings.current.value">
     <p v-if="all.length === 0" class="soft">{{ session.draft.value.text.trim() ? 'Nothing stands in the way of a try.' : 'What would go wrong with a try is said here while you write.' }}</p>
     <p v-if="safe.length > 1 || house.length" class="row-actions">
-      <v-btn v-if="house.length" :disabled="mending || !findings.current.value" @click="mendAll(nextOfHouse)">Apply the house rules</v-btn>
-      <v-btn v-if="safe.length > 1" :disabled="mending || !findings.current.value" @click="mendAll(nextSafe)">Mend the {{ safe.length }} that are safe to mend</v-btn>
+      <v-btn v-if="house.length" :disabled="fixing || !findings.current.value" @click="fixAll(nextOfHouse)">Apply the house rules</v-btn>
+      <v-btn v-if="safe.length > 1" :disabled="fixing || !findings.current.value" @click="fixAll(nextSafe)">Fix the {{ safe.length }} that are safe to fix</v-btn>
     </p>
     <section v-for="group in groups" :key="group.severity" :aria-labelledby="`checks-${group.severity}`">
       <h2 :id="`checks-${group.severity}`">{{ group.name }}<span v-if="group.says" class="soft">: {{ group.says }}</span></h2>
@@ -122,7 +122,7 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
           <p v-else class="row-actions">
-            <v-btn variant="text" v-if="finding.fix" :disabled="!findings.current.value" @click="mend(finding)">{{ finding.fix.label }}</v-btn>
+            <v-btn variant="text" v-if="finding.fix" :disabled="!findings.current.value" @click="fix(finding)">{{ finding.fix.label }}</v-btn>
             <v-btn variant="text" :aria-label="`Dismiss: ${finding.reason}`" @click="dismissing = keyOf(finding)">Dismiss</v-btn>
           </p>
         </li>

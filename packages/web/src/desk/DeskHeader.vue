@@ -31,7 +31,7 @@ const provenWithoutKeeper = computed(() => props.known.status === 'proven' && pr
         <v-btn variant="text" :disabled="!session.canRedo.value" @click="session.redo">Redo</v-btn>
       </span>
     </p>
-    <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <v-btn variant="text" @click="emit('putBack')">Put it back</v-btn></p>
+    <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <v-btn variant="text" @click="emit('putBack')">Restore</v-btn></p>
     <p v-if="known.mergedInto" class="binned">This prompt is merged into <RouterLink :to="`/desk/${known.mergedInto.id}`">{{ known.mergedInto.title }}</RouterLink>, where what it has shown counts. <v-btn variant="text" @click="emit('takeOut')">Take it out</v-btn></p>
     <p v-if="known.template" class="soft">
       Made from <RouterLink :to="`/shelf/templates/${known.template.id}`">{{ known.template.name }}</RouterLink><template v-if="known.template.behind">, which has changed since: <RouterLink :to="`/shelf/templates/${known.template.id}`">see what it offers</RouterLink></template>

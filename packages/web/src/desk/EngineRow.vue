@@ -53,10 +53,10 @@ function settle(event: Event, value: string | number | undefined): void {
     </template>
     <span class="ends">
       <span v-if="several" class="soft">{{ cost }}</span>
-      <v-btn variant="text" v-tooltip="'Freezes this version and waits for pictures that you make there yourself'" @click="emit('copy')">Copy for it</v-btn>
-      <v-btn variant="text" v-if="several" @click="emit('remove')">Leave out</v-btn>
+      <v-btn variant="text" v-tooltip="'Freezes this version and waits for pictures that you make there yourself'" @click="emit('copy')">Copy for this engine</v-btn>
+      <v-btn variant="text" v-if="several" @click="emit('remove')">Remove this engine</v-btn>
     </span>
-    <p v-if="profile && !connected" class="soft away">{{ profile.name }} cannot be asked from here. Copy for it, make the pictures there, and bring them in.</p>
+    <p v-if="profile && !connected" class="soft away">{{ profile.name }} cannot be asked from here. Copy for this engine, make the pictures there, and import them.</p>
   </div>
 </template>
 

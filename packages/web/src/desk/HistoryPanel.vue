@@ -68,8 +68,8 @@ const explain = (version: Version, why: string) =>
           <SavedText :value="version.why" label="Why it was made, or dropped" :maxlength="500" @save="explain(version, $event)" />
           <p class="row-actions">
             <v-btn @click="emit('goOn', version)">Go on from this version</v-btn>
-            <RouterLink v-if="version.bestProof" :to="`/proofs/${version.bestProof.id}`">Its best proof</RouterLink>
-            <RouterLink v-if="version.proofs" :to="{ path: '/proofs/sheet', query: { prompt: version.promptId, version: version.number, by: 'free' } }">Its proofs</RouterLink>
+            <RouterLink v-if="version.bestProof" :to="`/proofs/${version.bestProof.id}`">Best proof</RouterLink>
+            <RouterLink v-if="version.proofs" :to="{ path: '/proofs/sheet', query: { prompt: version.promptId, version: version.number, by: 'free' } }">Proofs</RouterLink>
             <v-btn variant="text" @click="emit('use', version)">Use as a new prompt</v-btn>
           </p>
         </div>

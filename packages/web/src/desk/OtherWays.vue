@@ -9,7 +9,7 @@ import { usePickFiles } from '../shared/pick-files.ts'
 
 /** Trying again with the same seeds or new ones, going through a setting, and adding a reference picture. */
 const props = defineProps<{ rows: { profile: EngineProfile | undefined; settings: Settings }[]; references: ReferenceUse[]; lastSeed: number | undefined; ready: boolean }>()
-const emit = defineEmits<{ try: [way: Way]; bringIn: []; references: [references: ReferenceUse[]] }>()
+const emit = defineEmits<{ try: [way: Way]; import: []; references: [references: ReferenceUse[]] }>()
 const open = ref(false)
 const task = useTask()
 
@@ -47,12 +47,12 @@ const pickReference = usePickFiles({ accept: PICTURES }, ([file]) => {
     <p class="row-actions">
       <v-btn variant="text" :disabled="!ready || lastSeed === undefined" v-tooltip="lastSeed === undefined ? 'Nothing has been tried yet' : `Seed ${lastSeed}: what changes is what you changed`" @click="emit('try', { seed: lastSeed ?? null })">Try again, same seed</v-btn>
       <v-btn variant="text" :disabled="!ready" @click="emit('try', { seed: null })">Try again, new seeds</v-btn>
-      <v-btn variant="text" :disabled="!ready" v-tooltip="'Freezes this version and waits for pictures whose maker is not known here'" @click="emit('bringIn')">Bring in pictures made elsewhere</v-btn>
+      <v-btn variant="text" :disabled="!ready" v-tooltip="'Freezes this version and waits for pictures whose maker is not known here'" @click="emit('import')">Import pictures made elsewhere</v-btn>
       <v-btn variant="text" @click="pickReference()">Add a reference picture</v-btn>
     </p>
     <p v-if="setting" class="sweep">
-      Go through
-      <v-select label="Setting to go through" :model-value="setting.key" @update:model-value="key = $event" :items="shared.map((one) => ({ title: one.label, value: one.key }))" />
+      Step through
+      <v-select label="Setting to step through" :model-value="setting.key" @update:model-value="key = $event" :items="shared.map((one) => ({ title: one.label, value: one.key }))" />
       <template v-if="setting.kind === 'number'">
         from <v-text-field label="From" v-model.number="from" type="number" :min="setting.min" :max="setting.max" :step="setting.step" class="number" /> to
         <v-text-field label="To" v-model.number="to" type="number" :min="setting.min" :max="setting.max" :step="setting.step" class="number" /> in
@@ -61,7 +61,7 @@ const pickReference = usePickFiles({ accept: PICTURES }, ([file]) => {
       <span class="soft">{{ values.join(', ') }}; {{ counted(results, 'result') }}, {{ cost }}</span>
       <v-btn :disabled="!ready || values.length < 2" @click="emit('try', { sweep: { key: setting.key, values } })">Try these</v-btn>
     </p>
-    <p v-else-if="rows.length > 1" class="soft">The engines chosen have no setting in common to go through.</p>
+    <p v-else-if="rows.length > 1" class="soft">The engines chosen have no setting in common to step through.</p>
   </div>
 </template>
 

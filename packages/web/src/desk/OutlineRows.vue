@@ -218,7 +218,7 @@ defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () =
       </ul>
     </div>
     <p v-if="read && empty.length" class="row empty">
-      <span class="soft">Nothing of</span>
+      <span class="soft">Not said yet</span>
       <span class="names"><v-btn variant="text" v-for="facet in empty" :key="facet" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)">{{ facet }}</v-btn></span>
     </p>
     <slot />

@@ -172,7 +172,7 @@ const remove = () =>
     await router.push('/shelf')
     await call(deletePrompt, { params })
     notices.show(`“${title.value}” is in the bin.`, {
-      action: { label: 'Put it back', run: () => void putBack().then(() => router.push(`/desk/${props.prompt.id}`)) },
+      action: { label: 'Restore', run: () => void putBack().then(() => router.push(`/desk/${props.prompt.id}`)) },
     })
   })
 

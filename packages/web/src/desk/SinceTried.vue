@@ -55,7 +55,7 @@ const takeUp = (aside: Aside) =>
   task(async () => {
     const edit = rebaseEdit(aside.base, aside.edit, props.session.draft.value)
     if (!edit) {
-      notices.show(`The words that “${aside.says}” changed are no longer as they were. It stays put aside; change them by hand, or forget it.`, { problem: true })
+      notices.show(`The words that “${aside.says}” changed are no longer as they were. It stays put aside; change them by hand, or remove it.`, { problem: true })
       return
     }
     props.session.apply(edit)
@@ -67,7 +67,7 @@ const forget = (aside: Aside) =>
     await call(dropAside, { params: { aside: aside.id } })
     await load()
     const again = () => void task(() => call(putAside, { params: { prompt: props.promptId }, body: { base: aside.base, asides: [{ id: aside.id, says: aside.says, edit: aside.edit }] } }).then(load))
-    notices.show(`“${aside.says}” is forgotten.`, { action: { label: 'Undo', run: again } })
+    notices.show(`“${aside.says}” is removed.`, { action: { label: 'Undo', run: again } })
   })
 </script>
 
@@ -92,8 +92,8 @@ const forget = (aside: Aside) =>
       <ul>
         <li v-for="aside in asides" :key="aside.id">
           <span class="words" :title="aside.says">{{ aside.says }}</span>
-          <v-btn variant="text" @click="takeUp(aside)">Take it up</v-btn>
-          <v-btn variant="text" @click="forget(aside)">Forget</v-btn>
+          <v-btn variant="text" @click="takeUp(aside)">Apply it</v-btn>
+          <v-btn variant="text" @click="forget(aside)">Remove</v-btn>
         </li>
       </ul>
     </template>

@@ -20,8 +20,8 @@ function take({ edit, difference }: Change): void {
 </script>
 
 <template>
-  <ul v-if="changes.length" :aria-label="`Take from version ${version.number}`">
-    <li v-for="(change, i) in changes" :key="i"><span class="words" :title="sayDifference(change.difference)">{{ sayDifference(change.difference) }}</span><v-btn variant="text" @click="take(change)">Take this</v-btn></li>
+  <ul v-if="changes.length" :aria-label="`From version ${version.number}`">
+    <li v-for="(change, i) in changes" :key="i"><span class="words" :title="sayDifference(change.difference)">{{ sayDifference(change.difference) }}</span><v-btn variant="text" @click="take(change)">Use this</v-btn></li>
   </ul>
 </template>
 

@@ -44,7 +44,7 @@ const summary = computed(() => [...new Set(steps.value.map(({ kind }) => KINDS[k
   <div v-if="steps.length" class="tidy">
     <p>
       <span class="soft">In the text, but no part of the picture: {{ summary }}.</span>
-      <v-btn variant="text" :aria-expanded="open" @click="open = !open">{{ open ? 'Leave it' : 'Tidy' }}</v-btn>
+      <v-btn variant="text" :aria-expanded="open" @click="open = !open">{{ open ? 'Close' : 'Tidy' }}</v-btn>
     </p>
     <template v-if="open">
       <ul>

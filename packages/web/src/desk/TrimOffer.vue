@@ -21,7 +21,7 @@ async function offer(): Promise<void> {
 function take(): void {
   const edits = trim.value?.edits ?? []
   for (const edit of edits) props.session.apply(edit)
-  notices.show(`${counted(edits.length, 'phrase')} taken out. Undo takes them back one by one.`, { action: { label: 'Undo', run: props.session.undo } })
+  notices.show(`${counted(edits.length, 'phrase')} removed. Undo restores them one by one.`, { action: { label: 'Undo', run: props.session.undo } })
 }
 </script>
 
@@ -34,7 +34,7 @@ function take(): void {
       <ul>
         <li v-for="(one, i) in trim.dropped" :key="i">“{{ one.text }}” <span class="soft">{{ WHY[one.why] }}</span></li>
       </ul>
-      <p class="row-actions"><v-btn @click="take">Take {{ trim.dropped.length === 1 ? 'it' : `the ${trim.dropped.length}` }} out</v-btn><v-btn variant="text" @click="trim = undefined">Leave</v-btn></p>
+      <p class="row-actions"><v-btn @click="take">Remove {{ trim.dropped.length === 1 ? 'it' : `the ${trim.dropped.length}` }}</v-btn><v-btn variant="text" @click="trim = undefined">Reject</v-btn></p>
     </template>
   </div>
 </template>

@@ -69,7 +69,7 @@ function setSeed(event: Event): void {
     <ReferenceRows v-if="draft.references.length" :references="draft.references" @change="emit('change', { references: $event })" />
     <div class="last">
       <v-btn variant="text" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Ask another engine too' : 'Choose an engine' }}</v-btn>
-      <OtherWays :rows="rows" :references="draft.references" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @bring-in="emit('copyFor', { engine: ELSEWHERE.id })" @references="emit('change', { references: $event })" />
+      <OtherWays :rows="rows" :references="draft.references" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @import="emit('copyFor', { engine: ELSEWHERE.id })" @references="emit('change', { references: $event })" />
       <v-text-field label="Seed" inputmode="numeric" placeholder="any" :model-value="draft.settings['seed'] ?? ''" @input="setSeed" class="seed" />
       <div class="go">
         <span class="soft cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>

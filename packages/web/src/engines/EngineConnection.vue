@@ -40,7 +40,7 @@ const keep = (value: string | null) =>
   task(async () => {
     await call(keepSecret, { params: params.value, body: { secret: value } })
     secret.value = ''
-    notices.show(value === null ? 'The secret is forgotten.' : 'The secret is kept, sealed. It is not shown again.')
+    notices.show(value === null ? 'The API key is removed.' : 'The API key is kept, sealed. It is not shown again.')
   })
 const misbehave = (kind: keyof typeof PRACTICE) =>
   task(async () => {
@@ -70,9 +70,9 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
       </figcaption>
     </figure>
     <form v-if="takesSecret" class="line" @submit.prevent="keep(secret)">
-      <v-text-field :label="engine.hasSecret ? 'A secret is kept; a new one takes its place' : 'Its secret, for {secret} in the headers'" v-model="secret" type="password" autocomplete="off" maxlength="4000" />
-      <v-btn :disabled="secret === ''" type="submit">Keep the secret</v-btn>
-      <v-btn variant="text" v-if="engine.hasSecret" @click="keep(null)">Forget it</v-btn>
+      <v-text-field :label="engine.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key, for {secret} in the headers'" v-model="secret" type="password" autocomplete="off" maxlength="4000" />
+      <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
+      <v-btn variant="text" v-if="engine.hasSecret" @click="keep(null)">Remove it</v-btn>
     </form>
     <form v-if="engine.profile.simulated" class="line" @submit.prevent="misbehave(fault)">
       <v-select label="For practice, a simulated engine" v-model="fault" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />

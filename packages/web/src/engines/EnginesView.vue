@@ -57,13 +57,13 @@ async function importFile(given: File): Promise<void> {
   try {
     value = JSON.parse(text)
   } catch {
-    notices.show(`${given.name} is no JSON file. Nothing was taken in.`, { problem: true })
+    notices.show(`${given.name} is no JSON file. Nothing was imported.`, { problem: true })
     return
   }
   const read = readProfile(value)
   if ('problems' in read) {
     const [first, ...rest] = read.problems
-    notices.show(`${given.name}, ${first!.at}: ${first!.says}${rest.length ? ` And ${rest.length} more.` : ''} Nothing was taken in.`, { problem: true })
+    notices.show(`${given.name}, ${first!.at}: ${first!.says}${rest.length ? ` And ${rest.length} more.` : ''} Nothing was imported.`, { problem: true })
     return
   }
   await save(read.profile)
@@ -76,7 +76,7 @@ async function importFile(given: File): Promise<void> {
       <h1 class="view-title">Engines <span class="scope">for all projects</span></h1>
       <p class="finding">
         <v-btn @click="writing = { profile: blank(), isNew: true }">Add an engine</v-btn>
-        <v-btn variant="text" @click="pickFile()">Bring in a profile</v-btn>
+        <v-btn variant="text" @click="pickFile()">Import a profile</v-btn>
       </p>
     </header>
     <div class="columns">
@@ -126,7 +126,7 @@ async function importFile(given: File): Promise<void> {
           <v-btn @click="writing = { profile: engine.profile, isNew: false }">Change the profile</v-btn>
           <v-btn variant="text" @click="takeOut(engine)">Export as JSON</v-btn>
           <v-btn variant="text" @click="writing = { profile: copyOf(engine), isNew: true }">Copy as a new engine</v-btn>
-          <v-btn variant="text" v-if="engine.origin !== 'shipped'" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Take the changes back' }}</v-btn>
+          <v-btn variant="text" v-if="engine.origin !== 'shipped'" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
         </p>
       </article>
     </div>

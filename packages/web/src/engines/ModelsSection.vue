@@ -54,7 +54,7 @@ const keep = (id: string, value: string | null) =>
     await call(keepModelSecret, { params: { model: id }, body: { secret: value } })
     secret.value = ''
     await models.read()
-    notices.show(value === null ? 'The key is forgotten.' : 'The key is kept, sealed. It is not shown again.')
+    notices.show(value === null ? 'The API key is removed.' : 'The API key is kept, sealed. It is not shown again.')
   })
 const put = (profile: ModelProfile) =>
   task(async () => {
@@ -93,13 +93,13 @@ const makeGullible = () =>
             <v-btn :disabled="!model.connected || trying !== ''" @click="tryIt(model.profile.id)">{{ trying === model.profile.id ? 'Asking ...' : 'Ask it a few words' }}</v-btn>
             <v-btn variant="text" @click="write(model)">Change the profile</v-btn>
             <v-btn variant="text" @click="setOff(model.profile.id, !model.off)">{{ model.off ? 'Switch it on' : 'Switch it off' }}</v-btn>
-            <v-btn variant="text" v-if="model.origin !== 'shipped'" @click="remove(model)">{{ model.origin === 'own' ? 'Remove it' : 'Take the changes back' }}</v-btn>
+            <v-btn variant="text" v-if="model.origin !== 'shipped'" @click="remove(model)">{{ model.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
           </p>
           <p v-if="tried?.id === model.profile.id" role="status">{{ tried.problem ?? tried.said }} <span class="soft">after {{ seconds(tried.tookMs) }}</span></p>
           <form v-if="takesSecret(model)" class="line" @submit.prevent="keep(model.profile.id, secret)">
-            <v-text-field :label="model.hasSecret ? 'A key is kept; a new one takes its place' : 'Its key'" v-model="secret" type="password" autocomplete="off" maxlength="4000" />
-            <v-btn :disabled="secret === ''" type="submit">Keep the key</v-btn>
-            <v-btn variant="text" v-if="model.hasSecret" @click="keep(model.profile.id, null)">Forget it</v-btn>
+            <v-text-field :label="model.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key'" v-model="secret" type="password" autocomplete="off" maxlength="4000" />
+            <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
+            <v-btn variant="text" v-if="model.hasSecret" @click="keep(model.profile.id, null)">Remove it</v-btn>
           </form>
           <form v-if="model.profile.simulated" class="line" @submit.prevent="misbehave(misbehaviour)">
             <v-select label="For practice, the simulated models" v-model="misbehaviour" :items="Object.entries(MISBEHAVIOURS).map(([key, says]) => ({ title: says, value: key }))" />

@@ -118,7 +118,7 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
     </fieldset>
     <fieldset>
       <legend>How it is asked</legend>
-      <p class="wide soft">A service is connected by what it is sent and where its answer lies. Leave it empty for an engine that is only written for. The secret itself is given on the engine’s page.</p>
+      <p class="wide soft">A service is connected by what it is sent and where its answer lies. Leave it empty for an engine that is only written for. The API key itself is given on the engine’s page.</p>
       <v-textarea label="The connection, as JSON" v-model="connection" rows="8" spellcheck="false" auto-grow class="wide code" />
       <p v-if="connection.trim() === ''" class="wide"><v-btn variant="text" @click="begin">Begin with an example</v-btn></p>
       <div v-else-if="'profile' in read && !notJson" class="wide"><RequestPreview v-model:text="text" :profile="read.profile" /></div>

@@ -5,7 +5,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { call } from '../api/call.ts'
 
-/** What an engine with a profile would be sent for a text, as it is typed. Nothing is sent, and no secret is shown. */
+/** What an engine with a profile would be sent for a text, as it is typed. Nothing is sent, and no API key is shown. */
 const props = defineProps<{ profile: EngineProfile }>()
 const text = defineModel<string>('text', { required: true })
 const asked = refDebounced(computed(() => ({ profile: props.profile, text: text.value })), 250)

@@ -79,20 +79,20 @@ const remove = () =>
     const gone = own.value
     if (!gone) return
     await store.remove(gone)
-    notices.show(`“${gone.entry.term}” is removed.`, { action: { label: 'Put it back', run: () => void task(() => store.add(gone.projectId, [gone.entry])) } })
+    notices.show(`“${gone.entry.term}” is removed.`, { action: { label: 'Restore', run: () => void task(() => store.add(gone.projectId, [gone.entry])) } })
   })
 const exportOwn = () => download('glossary.json', `${JSON.stringify(store.own.map(({ entry }) => entry), null, 2)}\n`)
 const pickFile = usePickFiles({ accept: JSON_FILES }, ([given]) => void (given && importFile(given)))
 async function importFile(given: File): Promise<void> {
   const read = readEntries(await given.text())
   if ('wrong' in read) {
-    notices.show(`${given.name}: ${read.wrong} Nothing was taken in.`, { problem: true })
+    notices.show(`${given.name}: ${read.wrong} Nothing was imported.`, { problem: true })
     return
   }
   const project = projects.current
   await task(async () => {
     await store.add(project?.id ?? null, read.entries)
-    notices.show(`${counted(read.entries.length, 'term')} taken in${project ? ` for ${project.name}` : ''}.`)
+    notices.show(`${counted(read.entries.length, 'term')} imported${project ? ` for ${project.name}` : ''}.`)
   })
 }
 const correct = (shown: Term): GlossaryEntry => {
@@ -118,7 +118,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
         <span class="soft" role="status">{{ counted(found.length, 'term') }}</span>
         <v-btn @click="form = {}">Add a term</v-btn>
         <v-btn variant="text" v-if="store.own.length" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>
-        <v-btn variant="text" @click="pickFile()">Bring in a file</v-btn>
+        <v-btn variant="text" @click="pickFile()">Import terms</v-btn>
       </div>
       <p class="facets" role="group" aria-label="Facet">
         <v-btn variant="text" :aria-pressed="!facet" @click="go({ facet: undefined, term: '' })">all</v-btn>

@@ -28,7 +28,7 @@ const VIEWS = [
   { name: 'Desk', path: '/desk', words: 'editor write draft' },
   { name: 'Proofs', path: '/proofs', words: 'results images pictures gallery batch runs' },
   { name: 'Shelf', path: '/shelf', words: 'library prompts search collection' },
-  { name: 'Bring prompts in', path: '/shelf/in', words: 'import csv json markdown upload bundle folder' },
+  { name: 'Import prompts', path: '/shelf/in', words: 'import csv json markdown upload bundle folder' },
   { name: 'References', path: '/references', words: 'picture image caption describe palette measure' },
   { name: 'Proof sheet', path: '/proofs/sheet', words: 'grid contact compare select' },
   { name: 'Bin', path: '/bin', words: 'trash deleted restore undelete' },

@@ -46,7 +46,7 @@ const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 
       </ul>
       <p><v-btn variant="text" @click="one.criteria = [...one.criteria, freshCriterion('no-stops')]">Add a criterion</v-btn></p>
     </fieldset>
-    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="problem !== ''" type="submit">Save the case</v-btn><v-btn @click="emit('cancel')">Leave it</v-btn><span class="soft">{{ problem }}</span></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="problem !== ''" type="submit">Save the case</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn><span class="soft">{{ problem }}</span></p>
   </form>
 </template>
 

@@ -44,8 +44,8 @@ const says = (result: CaseResult | undefined): string[] => {
   const failed = result.verdicts.filter(({ pass }) => !pass).map((one) => one.says)
   return failed.length ? [...new Set([...(result.problem ? [result.problem] : []), ...failed])] : ['passes']
 }
-/** A change that broke or mended the case. */
-const changed = (results: readonly (CaseResult | undefined)[]) => (results.length < 2 || results.some((result) => typeof result?.passed !== 'boolean') || results[0]!.passed === results[1]!.passed ? '' : results[0]!.passed ? 'broken' : 'mended')
+/** A change that broke or fixed the case. */
+const changed = (results: readonly (CaseResult | undefined)[]) => (results.length < 2 || results.some((result) => typeof result?.passed !== 'boolean') || results[0]!.passed === results[1]!.passed ? '' : results[0]!.passed ? 'broken' : 'fixed')
 </script>
 
 <template>
@@ -132,7 +132,7 @@ td.passed {
 .change.broken {
   color: var(--accent);
 }
-.change.mended {
+.change.fixed {
   color: var(--kept);
 }
 pre {

@@ -64,7 +64,7 @@ const keep = (one: HelperCase) =>
 const takeAway = (one: SavedCase) =>
   task(async () => {
     emit('changed', await call(removeCase, { params: { helper: id.value, case: one.id } }))
-    notices.show(`The case “${one.case.name}” is taken away.`, { action: { label: 'Undo', run: () => void task(async () => emit('changed', await call(saveCase, { params: { helper: id.value, case: crypto.randomUUID() }, body: one.case }))) } })
+    notices.show(`The case “${one.case.name}” is removed.`, { action: { label: 'Undo', run: () => void task(async () => emit('changed', await call(saveCase, { params: { helper: id.value, case: crypto.randomUUID() }, body: one.case }))) } })
   })
 const add = () => (writing.value = { id: crypto.randomUUID(), start: fresh() })
 const fresh = (): HelperCase => ({ name: '', text: '', locked: [], leaveOut: [], engine: null, values: {}, existing: [], criteria: [{ kind: 'no-stops' }] })
@@ -79,7 +79,7 @@ const fresh = (): HelperCase => ({ name: '', text: '', locked: [], leaveOut: [],
         <template v-else>
           <v-btn variant="text" @click="writing = { id: one.id, start: one.case }" class="name">{{ one.case.name }}</v-btn>
           <span class="soft">{{ one.case.criteria.map(sayCriterion).join('; ') }}</span>
-          <v-btn variant="text" :aria-label="`Take the case ${one.case.name} away`" @click="takeAway(one)" class="away">Take away</v-btn>
+          <v-btn variant="text" :aria-label="`Remove the case ${one.case.name}`" @click="takeAway(one)" class="away">Remove</v-btn>
         </template>
       </li>
       <li v-if="writing && !whole.cases.some(({ id: known }) => known === writing?.id)"><CaseForm :body="whole.helper.body" :start="writing.start" @save="keep" @cancel="writing = undefined" /></li>

@@ -37,7 +37,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
       <v-select label="Says or never" :model-value="String(criterion.never)" @update:model-value="change({ never: $event === 'true' })" :items="[{ title: 'says', value: 'false' }, { title: 'never says', value: 'true' }]" />
       <v-text-field label="The words" :model-value="criterion.words" @input="change({ words: textOf($event) })" class="wide" />
     </template>
-    <v-btn variant="text" @click="emit('remove')" class="remove">Take away</v-btn>
+    <v-btn variant="text" @click="emit('remove')" class="remove">Remove</v-btn>
   </li>
 </template>
 

@@ -69,7 +69,7 @@ const unsound = computed(() => problems.value.length > 0 || body.value.name.trim
           <span v-if="input.kind === 'number'" class="row-actions"><v-text-field label="From" v-model.number="input.min" type="number" class="number" /> to <v-text-field label="To" v-model.number="input.max" type="number" class="number" /> usually <v-text-field label="Usually" v-model.number="input.default" type="number" class="number" /></span>
           <v-text-field label="Choices, with commas" v-else-if="input.kind === 'choice'" :model-value="input.values.join(', ')" @change="choices(place, ($event.target as HTMLInputElement).value)" class="wide" />
           <v-text-field label="What stands there at first" v-else-if="input.kind === 'text'" v-model="input.default" placeholder="nothing at first" class="wide" />
-          <v-btn variant="text" @click="body.inputs = body.inputs.filter((_, i) => i !== place)">Take away</v-btn>
+          <v-btn variant="text" @click="body.inputs = body.inputs.filter((_, i) => i !== place)">Remove</v-btn>
         </li>
       </ul>
       <p><v-btn variant="text" @click="addInput">Ask for one thing more</v-btn></p>
@@ -87,7 +87,7 @@ const unsound = computed(() => problems.value.length > 0 || body.value.name.trim
       <v-text-field label="Why this version" v-model="why" maxlength="2000" placeholder="what it is to do better" />
       <v-checkbox label="use it from now on" v-model="use" />
       <v-btn color="primary" variant="flat" :disabled="unsound || !changed" type="submit">{{ isNew ? 'Make the helper' : 'Save as a new version' }}</v-btn>
-      <v-btn @click="emit('cancel')">Leave it</v-btn>
+      <v-btn @click="emit('cancel')">Cancel</v-btn>
     </div>
   </form>
 </template>

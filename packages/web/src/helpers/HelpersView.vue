@@ -86,11 +86,11 @@ async function importFile(given: File): Promise<void> {
   try {
     value = inPresentWords(JSON.parse(text))
   } catch {
-    notices.show(`${given.name} is no JSON file. Nothing was taken in.`, { problem: true })
+    notices.show(`${given.name} is no JSON file. Nothing was imported.`, { problem: true })
     return
   }
   if (!hasShape('HelperExport', value)) {
-    notices.show(`${given.name} holds no helpers as Idolon writes them. Nothing was taken in.`, { problem: true })
+    notices.show(`${given.name} holds no helpers as Idolon writes them. Nothing was imported.`, { problem: true })
     return
   }
   await add(value as HelperExport)
@@ -106,7 +106,7 @@ const remove = ({ id: which, body }: Helper) =>
     await router.push('/helpers')
     await call(deleteHelper, { params: { helper: which } })
     await helpers.read()
-    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Put it back', run: () => void back(which) } })
+    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Restore', run: () => void back(which) } })
   })
 </script>
 
@@ -116,7 +116,7 @@ const remove = ({ id: which, body }: Helper) =>
       <h1 class="view-title">Helpers <span class="scope">for all projects</span></h1>
       <p class="finding">
         <v-btn @click="writing = { body: BLANK, isNew: true }">Add a helper</v-btn>
-        <v-btn variant="text" @click="pickFile()">Bring helpers in</v-btn>
+        <v-btn variant="text" @click="pickFile()">Import helpers</v-btn>
       </p>
     </header>
     <div class="columns">

@@ -15,7 +15,7 @@ const further = (count: number, shown: number) => (count > shown ? `and ${counte
       <p class="soft">{{ further(preview.rejected.count, preview.rejected.first.length) }}</p>
     </section>
     <section v-if="preview.duplicates.count" aria-labelledby="duplicates">
-      <h2 id="duplicates">{{ counted(preview.duplicates.count, 'prompt is', 'prompts are') }} here already: {{ duplicatesToo ? 'brought in a second time' : 'left out' }}</h2>
+      <h2 id="duplicates">{{ counted(preview.duplicates.count, 'prompt is', 'prompts are') }} here already: {{ duplicatesToo ? 'imported a second time' : 'left out' }}</h2>
       <ul>
         <li v-for="one in preview.duplicates.first" :key="one.place"><span class="place">{{ one.place }}</span> {{ one.title }} <span class="soft">the same as <RouterLink v-if="one.of.promptId" :to="`/desk/${one.of.promptId}`">{{ one.of.title }}</RouterLink><template v-else>{{ one.of.title }} of this file</template></span></li>
       </ul>

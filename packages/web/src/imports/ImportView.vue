@@ -49,7 +49,7 @@ async function choose(files: File[], encoding: Encoding | ''): Promise<void> {
     show(now)
     await router.push(`/shelf/in/${now.id}`)
   } catch (error) {
-    problem.value = error instanceof ApiProblem ? error.message : 'The file could not be read in this browser. Nothing was brought in.'
+    problem.value = error instanceof ApiProblem ? error.message : 'The file could not be read in this browser. Nothing was imported.'
   } finally {
     reading.value = false
   }
@@ -87,14 +87,14 @@ const leave = () =>
 </script>
 
 <template>
-  <main class="page bring-in">
-    <h1 class="view-title">Bring prompts in <span class="scope">to the Shelf</span></h1>
+  <main class="page import">
+    <h1 class="view-title">Import prompts <span class="scope">to the Shelf</span></h1>
     <ChooseFile v-if="!file" :reading="reading" :problem="problem" @choose="choose" />
     <template v-else>
       <p class="titled"><strong>{{ file.name }}</strong> <span class="soft">{{ KINDS[file.format] }}, {{ counted(file.rows, 'entry', 'entries') }}</span></p>
       <template v-if="file.state === 'done'">
         <p role="status">{{ counted(file.made ?? 0, 'prompt is', 'prompts are') }} on the Shelf{{ file.tag ? `, tagged “${file.tag}”` : '' }}. What they say and mean is read in the background; by their words they are found at once.</p>
-        <p class="row-actions"><v-btn color="primary" variant="flat" :to="{ path: '/shelf', query: file.tag ? { tag: file.tag } : {} }">See them</v-btn><v-btn @click="leave">Bring in more</v-btn></p>
+        <p class="row-actions"><v-btn color="primary" variant="flat" :to="{ path: '/shelf', query: file.tag ? { tag: file.tag } : {} }">See them</v-btn><v-btn @click="leave">Import more</v-btn></p>
       </template>
       <template v-else-if="file.state === 'asked'">
         <p role="status">Coming in: {{ file.progress.toLocaleString('en') }} of {{ coming.toLocaleString('en') }} written. They are there when all of them are; you can go elsewhere meanwhile.</p>
@@ -107,8 +107,8 @@ const leave = () =>
           <v-select label="Into" v-model="project" :items="[...(saysProject ? [{ title: 'the projects the file names', value: '' }] : []), ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
           <v-text-field label="Tag them all" v-model="tag" maxlength="60" placeholder="no tag" />
           <v-checkbox v-if="preview?.duplicates.count" :label="preview.duplicates.count === 1 ? 'the one that is here already too' : `the ${preview.duplicates.count.toLocaleString('en')} that are here already too`" v-model="duplicates" />
-          <v-btn color="primary" variant="flat" :disabled="!preview || looking || coming === 0 || (!saysProject && !project)" type="submit">{{ coming ? `Bring in ${counted(coming, 'prompt')}` : 'Nothing to bring in' }}</v-btn>
-          <v-btn @click="leave">Leave it</v-btn>
+          <v-btn color="primary" variant="flat" :disabled="!preview || looking || coming === 0 || (!saysProject && !project)" type="submit">{{ coming ? `Import ${counted(coming, 'prompt')}` : 'Nothing to import' }}</v-btn>
+          <v-btn @click="leave">Cancel</v-btn>
         </form>
         <p v-if="looking || !preview" role="status">Looking through it …</p>
         <ComingList v-if="preview" :preview="preview" :duplicates-too="duplicates" />
@@ -118,7 +118,7 @@ const leave = () =>
 </template>
 
 <style scoped>
-.bring-in {
+.import {
   display: grid;
   gap: 16px;
   justify-items: stretch;

@@ -15,7 +15,7 @@ it('sends one file as it is, and a folder as an archive of its texts by their pa
 })
 
 it('tells what the server found wrong with a file', async () => {
-  vi.stubGlobal('fetch', vi.fn().mockResolvedValue(new Response(JSON.stringify({ type: '/problems/unreadable-file', title: '', status: 422, detail: 'Line 3: it is not in UTF-8. Nothing was brought in.' }), { status: 422 })))
+  vi.stubGlobal('fetch', vi.fn().mockResolvedValue(new Response(JSON.stringify({ type: '/problems/unreadable-file', title: '', status: 422, detail: 'Line 3: it is not in UTF-8. Nothing was imported.' }), { status: 422 })))
   await expect(sendFile({ name: 'a.csv', body: new Blob(['x']) }, 'windows-1252')).rejects.toThrow('Line 3')
   expect(vi.mocked(fetch).mock.calls[0]![0]).toBe('/api/imports?name=a.csv&encoding=windows-1252')
 })

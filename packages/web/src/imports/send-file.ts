@@ -21,5 +21,5 @@ export async function asOne(files: readonly File[]): Promise<{ name: string; bod
 /** Sends a file to be read. @throws ApiProblem that says what is wrong with it, and where. */
 export async function sendFile({ name, body }: { name: string; body: Blob }, encoding: Encoding | ''): Promise<Import> {
   const address = `/api/imports?${new URLSearchParams({ name, ...(encoding ? { encoding } : {}) }).toString()}`
-  return (await sendBytes(address, body, { unreachable: 'The server does not answer. Nothing was brought in; try again.', refused: 'The file could not be read. Nothing was brought in.' })) as Import
+  return (await sendBytes(address, body, { unreachable: 'The server does not answer. Nothing was imported; try again.', refused: 'The file could not be read. Nothing was imported.' })) as Import
 }

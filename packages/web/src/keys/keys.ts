@@ -42,9 +42,9 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
   {
     where: 'On a change that a helper proposes',
     lines: [
-      { keys: 'Up, Down', does: 'Change before, change after' },
-      { keys: 'T', does: 'Take it' },
-      { keys: 'L', does: 'Leave it' },
+      { keys: 'Up, Down', does: 'Previous change, next change' },
+      { keys: 'A', does: 'Accept it' },
+      { keys: 'R', does: 'Reject it' },
     ],
   },
   {
@@ -58,29 +58,29 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
   {
     where: 'On a scene of a series',
     lines: [
-      { keys: 'Up, Down', does: 'Scene before, scene after' },
+      { keys: 'Up, Down', does: 'Previous scene, next scene' },
       { keys: 'Ctrl Up, Ctrl Down', does: 'Move it earlier, later' },
       { keys: 'D', does: 'Duplicate it' },
       { keys: 'J', does: 'Join it with the next' },
-      { keys: 'Delete', does: 'Into the bin' },
+      { keys: 'Delete', does: 'Delete it (to the bin)' },
     ],
   },
   {
     where: 'On a phrase of the outline',
     lines: [
-      { keys: 'Arrows', does: 'Phrase before, phrase after' },
+      { keys: 'Arrows', does: 'Previous phrase, next phrase' },
       { keys: 'Enter', does: 'Everything that can be done with it' },
-      { keys: 'O', does: 'Switch it off, put it back' },
+      { keys: 'O', does: 'Switch it off or on' },
       { keys: 'R', does: 'Replace it' },
       { keys: '+, −', does: 'More emphasis, less' },
-      { keys: 'F', does: 'Fix it, so that helpers may not change it' },
+      { keys: 'L', does: 'Lock it, so that helpers may not change it; unlock it' },
       { keys: 'K', does: 'Keep it for this project, or no longer' },
       { keys: 'G', does: 'What the glossary says of it' },
       { keys: 'T', does: 'Make it a slot of a template' },
       { keys: 'S', does: 'Split it' },
       { keys: 'J', does: 'Join it with the next' },
       { keys: 'Ctrl Left, Right', does: 'Move it earlier, later' },
-      { keys: 'W', does: 'Say it otherwise, with a helper' },
+      { keys: 'W', does: 'Rephrase it, with a helper' },
       { keys: 'Delete', does: 'Remove it' },
       { keys: 'Escape', does: 'Back to the text' },
     ],
@@ -88,10 +88,10 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
   {
     where: 'On a finding',
     lines: [
-      { keys: 'Up, Down', does: 'Finding before, finding after' },
+      { keys: 'Up, Down', does: 'Previous finding, next finding' },
       { keys: 'Enter', does: 'Show it in the text' },
-      { keys: 'F', does: 'Mend it' },
-      { keys: 'W', does: 'Dismiss it, with a reason' },
+      { keys: 'F', does: 'Fix it' },
+      { keys: 'D', does: 'Dismiss it, with a reason' },
     ],
   },
   {
@@ -102,10 +102,10 @@ export const keyLines = (): { where: string; lines: KeyLine[] }[] => [
       { keys: verdictKeys.value.drop.toUpperCase(), does: 'Drop' },
       ...(Object.keys(FAULTS) as Fault[]).map((fault) => ({ keys: faultKeys.value[fault].toUpperCase(), does: `Fault: ${FAULTS[fault]} (again: not)` })),
       { keys: 'N', does: 'Write a note' },
-      { keys: 'Delete', does: 'Into the bin' },
-      { keys: 'Left, Right', does: 'Picture before, picture after' },
-      { keys: 'Enter', does: 'Look at it large' },
-      { keys: '+, −, 0', does: 'Larger, smaller, whole (in the large view)' },
+      { keys: 'Delete', does: 'Delete it (to the bin)' },
+      { keys: 'Left, Right', does: 'Previous picture, next picture' },
+      { keys: 'Enter', does: 'Open it large' },
+      { keys: '+, −, 0', does: 'Zoom in, zoom out, fit (in the large view)' },
     ],
   },
 ]

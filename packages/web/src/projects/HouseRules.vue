@@ -78,7 +78,7 @@ async function save(): Promise<void> {
 <template>
   <section aria-labelledby="rules-title">
     <h2 id="rules-title">House rules</h2>
-    <p class="soft">New prompts begin with them; the Desk says where a prompt breaks one, and mends it by one press.</p>
+    <p class="soft">New prompts begin with them; the Desk says where a prompt breaks one, and fixes it in one press.</p>
     <p v-if="!loaded" class="soft" role="status">Opening the rules …</p>
     <form v-else class="rules" @submit.prevent="save">
       <v-textarea label="Every prompt says, a phrase a line" v-model="form.must" rows="3" auto-grow />

@@ -70,7 +70,7 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
       <a class="csv" :href="`/api/ledger.csv?project=${project.id}`" download>The whole ledger as CSV</a>
     </p>
     <v-table v-if="lines.length">
-      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine or model' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">A kept one</th></tr></thead>
+      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine or model' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">Per kept picture</th></tr></thead>
       <tbody>
         <tr v-for="(line, i) in lines" :key="line.key">
           <th scope="row" class="label" :title="line.label"><v-btn variant="text" v-if="by === 'prompt' && line.key" @click="open(line)">{{ line.label }}</v-btn><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>

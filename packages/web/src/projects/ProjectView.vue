@@ -66,7 +66,7 @@ async function write(): Promise<void> {
   projects.chosen = id.value
   await fromNothing()
 }
-useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this project from the archive' : 'Archive this project', run: () => void archive(!project.value?.archivedAt) }] : []))
+useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore this project from the archive' : 'Archive this project', run: () => void archive(!project.value?.archivedAt) }] : []))
 </script>
 
 <template>
@@ -78,8 +78,8 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Take this
       <p class="row-actions">
         <span>{{ counted(project.prompts, 'prompt') }}, {{ counted(project.proofs, 'proof') }}, <span class="kept">{{ project.keepers }} kept</span></span>
         <span>Spent so far: {{ sayAmounts(ledger?.totals ?? []) }}<template v-if="worthOf(ledger?.totals ?? [], project)">, {{ worthOf(ledger?.totals ?? [], project) }}</template></span>
-        <RouterLink :to="{ path: '/proofs', query: { project: id } }">Its proofs</RouterLink>
-        <v-btn variant="text" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Take it from the archive' : 'Archive it' }}</v-btn>
+        <RouterLink :to="{ path: '/proofs', query: { project: id } }">Proofs</RouterLink>
+        <v-btn variant="text" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Restore from the archive' : 'Archive it' }}</v-btn>
       </p>
       <p v-if="project.archivedAt" class="archived">Archived. Its prompts can be read and used elsewhere, but not tried here.</p>
     </header>

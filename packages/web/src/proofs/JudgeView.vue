@@ -78,7 +78,7 @@ const makeBest = () =>
         <span v-if="sitting" class="soft" role="status">{{ counted(compared, 'comparison') }} of at most {{ sitting.most }}<template v-if="before">, {{ before }} from earlier sittings</template></span>
         <template v-if="sitting && !done">
           <strong v-if="enough">{{ sitting.settled.value ? 'The best can be told from the second.' : 'More would tell little.' }}</strong>
-          <v-btn variant="text" :disabled="sitting.mine.value.length === 0" @click="takeBack">Take the last back</v-btn>
+          <v-btn variant="text" :disabled="sitting.mine.value.length === 0" @click="takeBack">Undo the last</v-btn>
           <v-btn variant="text" :class="enough ? 'do' : 'quiet'" @click="done = true" class="end lines">Show the ranking</v-btn>
         </template>
       </p>

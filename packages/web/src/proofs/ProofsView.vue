@@ -9,7 +9,7 @@ import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import TrialLines from '../trial/TrialLines.vue'
-import BringInButton from './BringInButton.vue'
+import ImportButton from './ImportButton.vue'
 import RunRow from './RunRow.vue'
 import VerdictFilter from './VerdictFilter.vue'
 
@@ -75,7 +75,7 @@ const scope = computed(() => {
       <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span></h1>
       <div class="finding">
         <RouterLink :to="{ path: '/proofs/sheet', query: route.query }">As a sheet</RouterLink>
-        <BringInButton />
+        <ImportButton />
         <v-select label="Project" v-if="!promptId && !runId" :model-value="text('project')" @update:model-value="set('project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" />
         <RouterLink v-else to="/proofs">All proofs</RouterLink>
         <VerdictFilter :verdict="verdict" @change="set('verdict', $event)" />

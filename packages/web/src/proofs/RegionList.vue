@@ -42,7 +42,7 @@ defineExpose({ add })
     <ul v-if="regions.length" aria-label="Marked places">
       <li v-for="(region, i) in regions" :key="i">
         <span ref="rows" class="row" tabindex="0" role="group" :aria-label="`${FAULTS[region.fault]}, ${placeOf(region)}; arrows move it, Shift and arrows size it`" @keydown="onKey($event, i)" @focus="emit('at', i)" @blur="emit('at', undefined)">{{ FAULTS[region.fault] }}, {{ placeOf(region) }}</span>
-        <v-btn variant="text" @click="emit('change', regions.toSpliced(i, 1))">Take away</v-btn>
+        <v-btn variant="text" @click="emit('change', regions.toSpliced(i, 1))">Remove</v-btn>
       </li>
     </ul>
   </div>

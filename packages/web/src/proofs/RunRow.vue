@@ -6,7 +6,7 @@ import { useTask } from '../notices/notices.ts'
 import { counted, sayAmounts, sayExactly, sayWhen } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useNow } from '../shared/use-now.ts'
-import BringInPictures from './BringInPictures.vue'
+import ImportPictures from './ImportPictures.vue'
 import { engineName } from './proof-name.ts'
 import ProofTile from './ProofTile.vue'
 
@@ -68,7 +68,7 @@ const stop = () =>
         <slot name="actions" />
       </p>
     </header>
-    <BringInPictures v-if="run.byHand && !run.stoppedAt" :run="run" @changed="emit('changed', $event)" />
+    <ImportPictures v-if="run.byHand && !run.stoppedAt" :run="run" @changed="emit('changed', $event)" />
     <div v-for="row in rows" :key="row.name" class="engine">
       <p v-if="rows.length > 1" class="name">{{ row.name }}<span v-if="row.back < row.proofs.length" class="soft">, {{ row.back }} of {{ row.proofs.length }} back</span></p>
       <div class="tiles">

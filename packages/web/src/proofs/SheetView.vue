@@ -12,7 +12,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import TrialLine from '../trial/TrialLine.vue'
-import BringInButton from './BringInButton.vue'
+import ImportButton from './ImportButton.vue'
 import FaultRow from './FaultRow.vue'
 import VerdictFilter from './VerdictFilter.vue'
 import { binProofs, manyChangeFor } from './mark-proofs.ts'
@@ -180,7 +180,7 @@ useActions(() => [
       <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span> <span class="scope" role="status">{{ proofs === undefined ? 'Looking …' : list.length < total ? `${list.length.toLocaleString('en')} of ${counted(total, 'proof')}` : counted(total, 'proof') }}</span></h1>
       <div class="finding">
         <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
-        <BringInButton />
+        <ImportButton />
         <v-select label="Project" v-if="!filter.prompt && !filter.run && !filter.trial" :model-value="text('project')" @update:model-value="set('project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" />
         <RouterLink v-else to="/proofs/sheet">All proofs</RouterLink>
         <v-select label="Version" v-if="filter.prompt" :model-value="text('version')" @update:model-value="set('version', $event)" :items="[{ title: 'every version', value: '' }, ...versions.map((version) => ({ title: `version ${version}`, value: version }))]" />

@@ -44,5 +44,5 @@ export async function binProofs(ids: readonly string[], done: () => void): Promi
     done()
   }
   await set(true)
-  notices.show(ids.length === 1 ? 'The proof is in the bin.' : `${ids.length} proofs are in the bin.`, { action: { label: 'Put back', run: () => void set(false).catch((error: unknown) => notices.showError(error)) } })
+  notices.show(ids.length === 1 ? 'The proof is in the bin.' : `${ids.length} proofs are in the bin.`, { action: { label: 'Restore', run: () => void set(false).catch((error: unknown) => notices.showError(error)) } })
 }

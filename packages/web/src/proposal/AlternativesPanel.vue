@@ -38,7 +38,7 @@ function use(words: string): void {
     <ol>
       <li v-for="words in alternatives" :key="words" class="row-actions">
         <span class="words">{{ words }}</span>
-        <v-btn variant="text" :disabled="words === stands" :aria-label="`Take: ${words}`" @click="use(words)">{{ words === stands ? 'taken' : 'Take' }}</v-btn>
+        <v-btn variant="text" :disabled="words === stands" :aria-label="`Accept: ${words}`" @click="use(words)">{{ words === stands ? 'accepted' : 'Accept' }}</v-btn>
       </li>
     </ol>
   </div>

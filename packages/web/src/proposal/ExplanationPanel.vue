@@ -5,7 +5,7 @@ import type { ExplanationAnswer } from '@idolon/core/helper'
 import { computed } from 'vue'
 import type { DraftSession } from '../desk/draft-session.ts'
 
-/** What each phrase is for, and what could go: that is switched off and put back by one press. */
+/** What each phrase is for, and what could go: that is switched off and on again by one press. */
 const props = defineProps<{ turn: Turn; session: DraftSession }>()
 const phrases = computed(() => {
   const { text, marks } = props.session.draft.value
@@ -36,7 +36,7 @@ function show(range: { start: number; end: number } | undefined): void {
       <li v-for="(one, place) in phrases" :key="place">
         <v-btn variant="text" :class="{ off: one.off }" :disabled="!one.range" @click="show(one.range)" class="phrase lines">{{ one.phrase }}</v-btn>
         <p>{{ one.purpose }}</p>
-        <p v-if="one.canGo && one.range" class="row-actions"><span class="soft">It could go.</span><v-btn variant="text" @click="toggle(one.range)">{{ one.off ? 'Put back' : 'Switch off' }}</v-btn></p>
+        <p v-if="one.canGo && one.range" class="row-actions"><span class="soft">It could go.</span><v-btn variant="text" @click="toggle(one.range)">{{ one.off ? 'Switch on' : 'Switch off' }}</v-btn></p>
       </li>
     </ul>
   </div>

@@ -40,14 +40,14 @@ const why = computed(() => (props.turn.kind === 'engine' ? (props.turn.value as 
     <template v-if="units.length">
       <p class="row-actions">
         <span>{{ counted(units.length, 'change') }}<template v-if="stops">, {{ counted(stops, 'stop') }} among them</template></span>
-        <v-btn color="primary" variant="flat" :disabled="!current || takeable.length === 0" @click="proposal.take(units.filter(({ breaksLocked }) => !breaksLocked))">Take {{ units.length === takeable.length ? 'all' : `the ${units.filter(({ breaksLocked }) => !breaksLocked).length} that may be` }}</v-btn>
-        <v-btn :disabled="!current" @click="proposal.leave(units)">Leave all</v-btn>
+        <v-btn color="primary" variant="flat" :disabled="!current || takeable.length === 0" @click="proposal.take(units.filter(({ breaksLocked }) => !breaksLocked))">Accept {{ units.length === takeable.length ? 'all' : `the ${units.filter(({ breaksLocked }) => !breaksLocked).length} that may be` }}</v-btn>
+        <v-btn :disabled="!current" @click="proposal.leave(units)">Reject all</v-btn>
       </p>
       <UnitsByFacet :proposal="proposal" />
       <p v-for="finding in whole" :key="finding.reason" class="found" :class="finding.severity">{{ finding.reason }}</p>
     </template>
-    <p v-else-if="decided" role="status">{{ counts.taken + counts.left ? `Decided: ${counts.taken} taken, ${counts.left} left. Ctrl Z takes them back one by one.` : 'The draft says all of it already.' }}</p>
-    <p v-else class="soft" role="status">Held against the draft ...</p>
+    <p v-else-if="decided" role="status">{{ counts.taken + counts.left ? `Decided: ${counts.taken} accepted, ${counts.left} rejected. Ctrl Z undoes them one by one.` : 'The draft says all of it already.' }}</p>
+    <p v-else class="soft" role="status">Comparing with the draft …</p>
   </div>
 </template>
 

@@ -58,7 +58,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
   <section v-if="turn" class="place" :aria-label="`What ${turn.helper.name} answers`">
     <header ref="head">
       <h2>{{ turn.helper.name }} <span class="soft">{{ other ? 'two models' : turn.model.name }}{{ turn.model.simulated ? ', simulated' : '' }}</span></h2>
-      <v-btn variant="text" @click="emit('close')">Put away</v-btn>
+      <v-btn variant="text" @click="emit('close')">Close</v-btn>
     </header>
     <p v-if="takes.length > 1" class="row-actions takes" role="group" aria-label="Answers">
       <v-btn variant="text" v-for="(one, i) in takes" :key="one.id" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Take ${i + 1}` }}</v-btn>

@@ -31,7 +31,7 @@ const ready = computed(() => sides.every(({ current }) => current.value))
 
 <template>
   <div class="two">
-    <p class="soft">{{ rows.length ? `By facet; ${alike ? `${alike} said alike by both` : 'nothing is said alike by both'}. Take what you like from either.` : ready ? 'Nothing more is proposed.' : 'Held against the draft ...' }}</p>
+    <p class="soft">{{ rows.length ? `By facet; ${alike ? `${alike} said alike by both` : 'nothing is said alike by both'}. Accept what you like from either.` : ready ? 'Nothing more is proposed.' : 'Comparing with the draft …' }}</p>
     <div class="head"><span /><strong>{{ turns[0].model.name }}</strong><strong>{{ turns[1].model.name }}</strong></div>
     <div class="units">
       <section v-for="row in rows" :key="row.name" class="row" :aria-label="row.name">

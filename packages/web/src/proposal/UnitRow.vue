@@ -27,8 +27,8 @@ function onKey(event: KeyboardEvent): void {
   const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
   if (event.key === 'ArrowDown') step(1)
   else if (event.key === 'ArrowUp') step(-1)
-  else if (letter === 't') take()
-  else if (letter === 'l') emit('leave')
+  else if (letter === 'a') take()
+  else if (letter === 'r') emit('leave')
   else return
   event.preventDefault()
 }
@@ -45,11 +45,11 @@ function onKey(event: KeyboardEvent): void {
       </template>
       <span v-else>{{ sayDifference(difference, engines.named) }}</span>
       <p v-for="finding in grave" :key="finding.reason" class="found" :class="finding.severity">{{ finding.reason }}</p>
-      <p v-if="unit.breaksLocked" class="found stop">It would change words that you locked, so it can only be left.</p>
+      <p v-if="unit.breaksLocked" class="found stop">It would change words that you locked, so it can only be rejected.</p>
     </div>
     <div class="row-actions acts">
-      <v-btn variant="text" ref="takeButton" data-unit :aria-disabled="!ready || unit.breaksLocked" :aria-label="`Take: ${sayDifference(difference, engines.named)}`" @click="take">Take</v-btn>
-      <v-btn variant="text" :aria-disabled="!ready" :aria-label="`Leave: ${sayDifference(difference, engines.named)}`" @click="emit('leave')">Leave</v-btn>
+      <v-btn variant="text" ref="takeButton" data-unit :aria-disabled="!ready || unit.breaksLocked" :aria-label="`Accept: ${sayDifference(difference, engines.named)}`" @click="take">Accept</v-btn>
+      <v-btn variant="text" :aria-disabled="!ready" :aria-label="`Reject: ${sayDifference(difference, engines.named)}`" @click="emit('leave')">Reject</v-btn>
     </div>
   </li>
 </template>

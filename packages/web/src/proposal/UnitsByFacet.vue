@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { Proposal } from './use-proposal.ts'
 import UnitRow from './UnitRow.vue'
 
-/** What is proposed, facet by facet in writing order, each to take or to leave. */
+/** What is proposed, facet by facet in writing order, each to accept or reject. */
 const props = defineProps<{ proposal: Proposal }>()
 const name = (facet: string) => facet.charAt(0).toUpperCase() + facet.slice(1)
 const rows = computed(() => {

@@ -103,18 +103,18 @@ const begin = () =>
     <p v-if="rows.length === 0" class="soft">{{ whole.reading ? 'Nothing in it is settled enough to be said.' : 'Phrases come when the picture is read.' }}</p>
     <template v-else>
       <p class="row-actions">
-        <v-btn variant="text" @click="takeAll(true)">Take all that nothing contradicts</v-btn>
-        <v-btn variant="text" @click="takeAll(false)">Take none</v-btn>
+        <v-btn variant="text" @click="takeAll(true)">Accept all that nothing contradicts</v-btn>
+        <v-btn variant="text" @click="takeAll(false)">Accept none</v-btn>
       </p>
       <div v-for="group in groups" :key="group.facet" class="group">
-        <v-btn variant="text" v-tooltip="`Take or leave all of ${group.facet}`" @click="takeFacet(group.facet)" class="facet">{{ group.facet }}</v-btn>
+        <v-btn variant="text" v-tooltip="`Accept or reject all of ${group.facet}`" @click="takeFacet(group.facet)" class="facet">{{ group.facet }}</v-btn>
         <ul>
           <li v-for="row in group.rows" :key="row.key" :class="{ shown: row.evidence && shown === row.evidence }">
             <v-text-field :label="`${row.facet}, in your words`" v-if="row.changing" v-model="row.text" autofocus @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
             <v-btn variant="text" v-else-if="row.evidence" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" v-tooltip="'Show what was measured'" @click="emit('show', row.evidence)" class="words lines">{{ row.text }}</v-btn>
             <span v-else class="words" :class="{ taken: row.taken && !isSwapped(row) }">{{ row.text }}</span>
             <span class="soft sure" :title="sure(row)">{{ row.confidence === null ? '' : `${Math.round(row.confidence * 100)} %` }}</span>
-            <v-btn variant="text" :class="{ strong: !row.taken && sound(row) }" :aria-label="`${row.taken ? 'Leave' : 'Take'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Leave' : 'Take' }}</v-btn>
+            <v-btn variant="text" :class="{ strong: !row.taken && sound(row) }" :aria-label="`${row.taken ? 'Reject' : 'Accept'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Reject' : 'Accept' }}</v-btn>
             <v-btn variant="text" :aria-label="`Change ${row.text}`" @click="row.changing = true">Change</v-btn>
             <p class="says soft">
               {{ sayers(row) }}<template v-if="row.stand === 'held'">; {{ row.says }}</template><span v-else-if="row.stand === 'contradicted'" class="but">, but {{ row.says }}</span><template v-else-if="row.stand === 'unmeasured'">; nobody measured it</template><template v-if="isSwapped(row)">; yours stands in its place</template><template v-for="term in termIn(row) ? [termIn(row)!] : []" :key="term.term">&nbsp;<RouterLink class="asks" :to="{ path: '/glossary', query: { term: term.term } }" :title="term.does" :aria-label="`${term.term} in the glossary`">?</RouterLink></template>

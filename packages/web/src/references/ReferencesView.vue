@@ -107,7 +107,7 @@ const remove = ({ id: which, name, picture }: Reference) =>
       if (entry) await call(putBack, { params: { kind: 'reference', id: entry.id } })
       await router.push(`/references/${which}`)
     }
-    notices.show(`“${name || 'The reference'}” lies in the bin.`, { action: { label: 'Put it back', run: () => void task(undo) } })
+    notices.show(`“${name || 'The reference'}” lies in the bin.`, { action: { label: 'Restore', run: () => void task(undo) } })
   })
 
 /** Several pictures at once, for what they share. */
@@ -129,7 +129,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
       <v-btn v-if="(all?.length ?? 0) > 1" :aria-pressed="several" @click="several = !several">{{ several ? 'Read one by one' : 'Read several together' }}</v-btn>
       <span class="soft" role="status">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'or drop them here, or paste them' }}</span>
     </div>
-    <p v-if="all?.length === 0" class="soft">No picture here yet. Bring one in whose light, framing or colours you want the words for; from a proof, press “Keep as a reference” beside it.</p>
+    <p v-if="all?.length === 0" class="soft">No picture here yet. Import one whose light, framing or colours you want the words for; from a proof, press “Keep as a reference” beside it.</p>
     <div v-else-if="all" class="columns">
       <ul aria-label="References" class="strip">
         <li v-for="one in all" :key="one.id">

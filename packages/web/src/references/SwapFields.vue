@@ -7,7 +7,7 @@ import { useGlossary } from '../stores/glossary.ts'
 defineProps<{ swaps: Readonly<Record<SwapPart, string>> }>()
 const emit = defineEmits<{ swap: [part: SwapPart, text: string] }>()
 const store = useGlossary()
-const LABELS: Record<SwapPart, string> = { subject: 'another subject', dress: 'another dress', hour: 'another hour', colour: 'other colours', medium: 'another medium' }
+const LABELS: Record<SwapPart, string> = { subject: 'another subject', dress: 'another outfit', hour: 'another time of day', colour: 'other colours', medium: 'another medium' }
 const MOST = 60
 /** Terms of the trade to choose from. */
 const terms = computed(() => Object.fromEntries(SWAPS.map((part) => [part, part === 'subject' || part === 'dress' ? [] : (store.glossary?.terms ?? []).filter(({ facet }) => facet === SWAP_FACET[part]).slice(0, MOST).map(({ term }) => term)])))

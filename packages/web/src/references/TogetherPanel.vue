@@ -69,7 +69,7 @@ const begin = () =>
             <span class="soft facet">{{ one.facet }}</span>
             <span class="words" :class="{ taken: !left.has(keyOf(one)) }">{{ one.text }}</span>
             <span class="soft">in {{ one.in }} of {{ one.of }}</span>
-            <v-btn variant="text" :aria-label="`${left.has(keyOf(one)) ? 'Take' : 'Leave'} ${one.text}`" @click="toggle(one)">{{ left.has(keyOf(one)) ? 'Take' : 'Leave' }}</v-btn>
+            <v-btn variant="text" :aria-label="`${left.has(keyOf(one)) ? 'Accept' : 'Reject'} ${one.text}`" @click="toggle(one)">{{ left.has(keyOf(one)) ? 'Accept' : 'Reject' }}</v-btn>
             <v-btn variant="text" :disabled="isRule(one)" @click="makeRule(one)">{{ isRule(one) ? 'is a house rule' : 'Make it a house rule' }}</v-btn>
           </li>
         </ul>

@@ -21,7 +21,7 @@ const press = (wrapper: Awaited<ReturnType<typeof shown>>['wrapper'], name: stri
 beforeEach(() => void call.mockReset())
 
 describe('continuity', () => {
-  it('tells each slip at its scene with its reason, and mends it by one press', async () => {
+  it('tells each slip at its scene with its reason, and fixes it in one press', async () => {
     const body = aScene('b').body
     const { wrapper, changeScene } = await shown([slip({ fix: { label: 'Keep the coat', body } })])
     expect(wrapper.text()).toContain('1 place where it does not hold together')

@@ -8,7 +8,7 @@ import { counted } from '../shared/said.ts'
 import type { OpenSeries } from './use-series.ts'
 import FoldOut from '../shared/FoldOut.vue'
 
-/** Where the series does not hold together: a line each with its reason, the scene it shows in, and what would mend it. */
+/** Where the series does not hold together: a line each with its reason, the scene it shows in, and what would fix it. */
 const props = defineProps<{ open: OpenSeries }>()
 const emit = defineEmits<{ choose: [scene: string] }>()
 const task = useTask()
@@ -38,7 +38,7 @@ const byScene = computed(() => {
   return [...groups].sort(([a], [b]) => numberOf(a) - numberOf(b))
 })
 const sceneOf = (id: string) => props.open.series.value?.scenes.find((scene) => scene.id === id)
-async function mend({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
+async function fix({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
   const scene = sceneOf(sceneId)
   if (!fix || !scene) return
   busy.value = true
@@ -83,7 +83,7 @@ async function takeBack({ sceneId, kind, dismissed: because }: SeriesSlip): Prom
             <v-text-field label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" autofocus />
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
-          <span v-else class="row-actions"><v-btn variant="text" v-if="slip.fix" :disabled="busy" @click="mend(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>
+          <span v-else class="row-actions"><v-btn variant="text" v-if="slip.fix" :disabled="busy" @click="fix(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>
         </li>
       </ul>
     </div>

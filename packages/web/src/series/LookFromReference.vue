@@ -71,7 +71,7 @@ const inPlace = ({ text }: Row, key: string) => put(withPhrase(props.body, text,
 
 <template>
   <FoldOut class="look" title="Take from a picture">
-    <p v-if="!all.length" class="soft">This project has no reference yet. <RouterLink to="/references">Bring one in</RouterLink>, or keep a proof as a reference.</p>
+    <p v-if="!all.length" class="soft">This project has no reference yet. <RouterLink to="/references">Import one</RouterLink>, or keep a proof as a reference.</p>
     <template v-else>
       <p class="from"><img v-if="picture" :src="thumbnailOf(picture)" alt="" /><v-select label="Reference to take from" v-model="chosen" :items="[{ title: 'choose a reference …', value: '' }, ...all.map((one) => ({ title: one.name || 'without a name', value: one.id }))]" /></p>
       <p v-if="chosen && !rows" class="soft" role="status">Reading it …</p>

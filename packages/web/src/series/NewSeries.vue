@@ -91,7 +91,7 @@ async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>
     <p class="row-actions">
       <v-btn :color="split && splitOf === story ? undefined : 'primary'" :variant="split && splitOf === story ? 'outlined' : 'flat'" :disabled="!story.trim() || busy" @click="read()">Split it into scenes</v-btn>
       <v-btn color="primary" variant="flat" v-if="!story.trim()" :disabled="!name.trim() || busy" @click="make">Begin without a story</v-btn>
-      <v-btn variant="text" @click="emit('leave')">Leave it</v-btn>
+      <v-btn variant="text" @click="emit('leave')">Cancel</v-btn>
     </p>
     <template v-if="split">
       <p v-if="split.scenes.length === 0" role="status">There is no scene in this. Write at least a sentence.</p>

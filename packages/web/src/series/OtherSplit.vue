@@ -48,17 +48,17 @@ const shared = computed(() => starts.value?.filter((start) => props.starts.inclu
       <p v-if="asking.busy.value"><v-btn @click="asking.stop()">Stop</v-btn></p>
       <template v-else-if="!starts">
         <p role="alert">{{ turn.problem ?? 'It was stopped.' }} The split here stays as it is.</p>
-        <p class="row-actions"><v-btn @click="asking.again(turn)">Ask again</v-btn><v-btn variant="text" @click="asking.close()">Put away</v-btn></p>
+        <p class="row-actions"><v-btn @click="asking.again(turn)">Ask again</v-btn><v-btn variant="text" @click="asking.close()">Close</v-btn></p>
       </template>
       <template v-else>
         <p role="status">{{ turn.model.name }} sees {{ counted(starts.length, 'scene') }}, here {{ starts.length === 1 ? 'is' : 'are' }} {{ props.starts.length }}; {{ shared }} begin{{ shared === 1 ? 's' : '' }} at the same sentence. Where the two part is said in the list.</p>
         <p v-if="found!.unfound.length" class="soft">{{ counted(found!.unfound.length, 'beginning') }} that it quotes stand{{ found!.unfound.length === 1 ? 's' : '' }} nowhere in the story: {{ found!.unfound.map((one) => `“${one}”`).join(', ') }}.</p>
         <p class="row-actions">
-          <v-btn :disabled="same(starts, props.starts)" @click="emit('take', starts)">Take its split whole</v-btn>
-          <v-btn :disabled="same(ours, props.starts)" @click="emit('take', [...ours])">Take ours whole</v-btn>
+          <v-btn :disabled="same(starts, props.starts)" @click="emit('take', starts)">Accept its split</v-btn>
+          <v-btn :disabled="same(ours, props.starts)" @click="emit('take', [...ours])">Keep our split</v-btn>
           <v-btn variant="text" @click="asking.twoMore()">Two more takes</v-btn>
           <v-btn variant="text" v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
-          <v-btn variant="text" @click="asking.close()">Put away</v-btn>
+          <v-btn variant="text" @click="asking.close()">Close</v-btn>
         </p>
         <TurnFacts :turn="turn" />
       </template>

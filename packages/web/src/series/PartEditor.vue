@@ -76,7 +76,7 @@ function moveUp(place: number): void {
     </div>
     <v-textarea label="Notes" v-model="body.note" rows="2" maxlength="4000" auto-grow />
     <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>
-    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0 || !clean.name" type="submit">Keep as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Leave it as it was</v-btn></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0 || !clean.name" type="submit">Keep as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Cancel</v-btn></p>
   </form>
 </template>
 

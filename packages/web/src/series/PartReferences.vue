@@ -27,8 +27,8 @@ function add(wanted: string): void {
   <fieldset class="grouped">
     <legend>Pictures that go along</legend>
     <ReferenceRows v-if="references.length" :references="references" @change="emit('change', $event)" />
-    <p v-if="gone" class="soft">{{ gone === 1 ? 'One of them is' : `${gone} of them are` }} no longer among the project’s references; it goes along until you take it off.</p>
-    <p v-if="all?.length === 0" class="soft">This project has no reference yet. <RouterLink to="/references">Bring one in</RouterLink>, or keep a proof as a reference.</p>
+    <p v-if="gone" class="soft">{{ gone === 1 ? 'One of them is' : `${gone} of them are` }} no longer among the project’s references; it goes along until you remove it.</p>
+    <p v-if="all?.length === 0" class="soft">This project has no reference yet. <RouterLink to="/references">Import one</RouterLink>, or keep a proof as a reference.</p>
     <ChoiceMenu v-else-if="references.length < MOST" label="Add a reference picture" :items="free.map((one) => ({ title: one.name || 'without a name', value: one.id }))" @choose="add" />
   </fieldset>
 </template>

@@ -105,7 +105,7 @@ const remove = () =>
     await call(deletePart, { params: { part: id } })
     const from = seriesId.value
     await router.push(from ? `/series/${from}` : '/series')
-    notices.show(`“${body.name}” is in the bin. Texts that came from it stay as they are.`, { action: { label: 'Put it back', run: () => void task(async () => {
+    notices.show(`“${body.name}” is in the bin. Texts that came from it stay as they are.`, { action: { label: 'Restore', run: () => void task(async () => {
       await call(putBack, { params: { kind: 'part', id } })
       await router.push(from ? `/series/${from}/parts/${id}` : `/parts/${id}`)
     }) } })

@@ -25,7 +25,7 @@ const stales = computed(() => rows.value.filter(({ offer }) => offer.stales).len
   <section class="effects" aria-label="What it changes">
     <p role="status">
       <strong>{{ changing.length ? `Changes ${counted(changing.length, 'scene')}` : 'Changes no scene' }}</strong><template v-if="stales">; {{ counted(stales, 'chosen proof') }} would be stale</template>.
-      <template v-if="decides && rows.length"> <v-btn color="primary" variant="flat" :disabled="busy" @click="emit('decide', [...offers], [])">Take it in all</v-btn> <v-btn variant="text" :disabled="busy" @click="emit('decide', [], [...offers])">Leave all</v-btn></template>
+      <template v-if="decides && rows.length"> <v-btn color="primary" variant="flat" :disabled="busy" @click="emit('decide', [...offers], [])">Accept all</v-btn> <v-btn variant="text" :disabled="busy" @click="emit('decide', [], [...offers])">Reject all</v-btn></template>
     </p>
     <ul>
       <li v-for="{ offer, scene, number, part } in seen" :key="`${offer.sceneId} ${offer.partId}`">
@@ -33,7 +33,7 @@ const stales = computed(() => rows.value.filter(({ offer }) => offer.stales).len
         <WordDiff :before="scene.text" :after="offer.text" />
         <p v-if="offer.besides.length" class="soft">Its {{ offer.besides.join(' and ') }} {{ offer.besides.length > 1 || offer.besides[0] === 'reference pictures' ? 'change' : 'changes' }}, too.</p>
         <p v-for="(one, i) in offer.overrides" :key="i" class="soft">Override: {{ one.text === null ? `“${one.given}” is not said here` : `it says “${one.text}” here instead of “${one.given}”` }}; it stays.</p>
-        <p v-if="decides" class="row-actions"><v-btn variant="text" :disabled="busy" @click="emit('decide', [offer], [])">Take</v-btn><v-btn variant="text" :disabled="busy" @click="emit('decide', [], [offer])">Leave</v-btn></p>
+        <p v-if="decides" class="row-actions"><v-btn variant="text" :disabled="busy" @click="emit('decide', [offer], [])">Accept</v-btn><v-btn variant="text" :disabled="busy" @click="emit('decide', [], [offer])">Reject</v-btn></p>
       </li>
     </ul>
     <p v-if="unchanged" class="soft">{{ counted(unchanged, 'scene') }} {{ seen.length ? 'besides ' : '' }}{{ unchanged === 1 ? 'has' : 'have' }} it and stay{{ unchanged === 1 ? 's' : '' }} as {{ unchanged === 1 ? 'it is' : 'they are' }}.</p>

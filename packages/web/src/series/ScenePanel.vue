@@ -61,7 +61,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
         <li v-for="use in body.cast" :key="use.part">
           <RouterLink v-if="open.partOf(use.part)" :to="`/series/${open.series.value!.id}/parts/${use.part}`">{{ nameOf(use.part) }}</RouterLink><span v-else>{{ nameOf(use.part) }}</span>
           <PartChoice v-if="open.partOf(use.part)" :part="open.partOf(use.part)!" :use="use" @change="setVariants(use.part, $event)" />
-          <v-btn variant="text" :aria-label="`${nameOf(use.part)} is not there`" @click="set({ cast: body.cast.filter((one) => one.part !== use.part) })">Take out</v-btn>
+          <v-btn variant="text" :aria-label="`${nameOf(use.part)} is not there`" @click="set({ cast: body.cast.filter((one) => one.part !== use.part) })">Remove</v-btn>
         </li>
       </ul>
       <ChoiceMenu v-if="absent.length" label="Add somebody" :items="absent.map((part) => ({ title: part.body.name, value: part.id }))" @choose="addCast" />

@@ -85,12 +85,12 @@ export function useSeries(id: Ref<string | undefined>) {
     remove: (scene: Scene) =>
       task(async () => {
         take(await call(deleteScene, { params: { scene: scene.id } }))
-        notices.show(`“${scene.body.beat || 'The scene'}” is in the bin, with its prompt and proofs.`, { action: { label: 'Put it back', run: () => void back('scene', scene.id) } })
+        notices.show(`“${scene.body.beat || 'The scene'}” is in the bin, with its prompt and proofs.`, { action: { label: 'Restore', run: () => void back('scene', scene.id) } })
       }),
     removeSeries: (whole: Series) =>
       task(async () => {
         await call(deleteSeries, { params: { series: whole.id } })
-        notices.show(`“${whole.name}” is in the bin, with its scenes. Its characters, places and style stay.`, { action: { label: 'Put it back', run: () => void back('series', whole.id) } })
+        notices.show(`“${whole.name}” is in the bin, with its scenes. Its characters, places and style stay.`, { action: { label: 'Restore', run: () => void back('series', whole.id) } })
         return true
       }),
     partOf: (part: string) => series.value?.parts.find((one) => one.id === part),

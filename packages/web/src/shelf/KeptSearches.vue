@@ -34,7 +34,7 @@ const forget = (search: KeptSearch) =>
   task(async () => {
     await call(forgetSearch, { params: { search: search.id } })
     await load()
-    notices.show(`The search “${search.name}” is forgotten.`, { action: { label: 'Keep it again', run: () => void keep(search) } })
+    notices.show(`The search “${search.name}” is removed.`, { action: { label: 'Keep it again', run: () => void keep(search) } })
   })
 </script>
 
@@ -44,7 +44,7 @@ const forget = (search: KeptSearch) =>
       <span class="soft">Kept searches</span>
       <RouterLink v-for="search in all" :key="search.id" :to="{ path: '/shelf', query: search.query }" :aria-current="search === here ? 'true' : undefined">{{ search.name }}</RouterLink>
     </template>
-    <v-btn variant="text" v-if="here" @click="forget(here)">Forget “{{ here.name }}”</v-btn>
+    <v-btn variant="text" v-if="here" @click="forget(here)">Delete “{{ here.name }}”</v-btn>
     <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><v-text-field label="Name of the search" ref="field" v-model="name" maxlength="80" @keydown.escape="naming = false" /><v-btn variant="text" :disabled="!name.trim()" type="submit">Keep it</v-btn></form>
     <v-btn variant="text" v-else-if="Object.keys(given).length" @click="begin">Keep this search</v-btn>
   </div>

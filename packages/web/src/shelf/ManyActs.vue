@@ -55,7 +55,7 @@ const same = () =>
 const mergeInto = (into: string) =>
   task(async () => {
     await call(mergePrompts, { params: { prompt: into }, body: { prompts: others(into) } })
-    notices.show(`Merged into “${props.chosen.find(({ id }) => id === into)?.title ?? ''}”. Its evidence lists them, and takes them out again.`)
+    notices.show(`Merged into “${props.chosen.find(({ id }) => id === into)?.title ?? ''}”. Its evidence lists them, and separates them again.`)
     emit('none')
   })
 /** Ids that an address holds. */
@@ -74,11 +74,11 @@ const learn = () =>
     <div class="row-actions">
       <strong>{{ counted(chosen.length, 'prompt') }}</strong>
       <form @submit.prevent="addTag(tag)"><v-combobox v-model="tag" :items="tags.map((one) => one.tag)" label="Tag to add" placeholder="lantern" maxlength="60" hide-no-data /></form>
-      <v-select label="Take a tag off" v-if="theirs.length" @update:model-value="change({ removeTags: [$event] }, 'Taken off:'), ($event = '')" :items="[{ title: 'take a tag off', value: '' }, ...theirs]" />
+      <v-select label="Remove a tag" v-if="theirs.length" @update:model-value="change({ removeTags: [$event] }, 'Removed:'), ($event = '')" :items="[{ title: 'remove a tag', value: '' }, ...theirs]" />
       <v-select label="Status for all" @update:model-value="change({ status: $event as Status }, 'Status set for'), ($event = '')" :items="[{ title: 'set status', value: '' }, ...STATUSES]" />
       <v-select label="Move to a project" @update:model-value="change({ project: $event }, 'Moved:'), ($event = '')" :items="[{ title: 'move to a project', value: '' }, ...projects.open.map((project) => ({ title: project.name, value: project.id }))]" />
-      <v-btn :disabled="chosen.length > MOST_LEARNED" @click="learn">{{ chosen.length === 1 ? 'Take it apart into a template' : 'Learn a template' }}</v-btn>
-      <a v-if="chosen.length <= MOST_CHOSEN" class="plain" :href="`/api/shelf.bundle.zip?ids=${ids.join(',')}`" download>Take out as a bundle</a>
+      <v-btn :disabled="chosen.length > MOST_LEARNED" @click="learn">{{ chosen.length === 1 ? 'Make a template of it' : 'Learn a template' }}</v-btn>
+      <a v-if="chosen.length <= MOST_CHOSEN" class="plain" :href="`/api/shelf.bundle.zip?ids=${ids.join(',')}`" download>Export as a bundle</a>
       <template v-if="chosen.length > 1 && chosen.length <= 50">
         <v-btn variant="text" @click="same">They are the same</v-btn>
         <v-select label="Merge them into one" @update:model-value="mergeInto($event), ($event = '')" :items="[{ title: 'merge them into', value: '' }, ...chosen.map((prompt) => ({ title: prompt.title, value: prompt.id }))]" />

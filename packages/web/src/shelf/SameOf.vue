@@ -33,7 +33,7 @@ const merge = (one: NearPrompt) =>
   task(async () => {
     await call(mergePrompts, { params, body: { prompts: [one.promptId] } })
     await load()
-    notices.show(`“${one.title}” is merged into “${props.title}”: its tags, its note and what it has shown count there.`, { action: { label: 'Take it out', run: () => void takeOut(one) } })
+    notices.show(`“${one.title}” is merged into “${props.title}”: its tags, its note and what it has shown count there.`, { action: { label: 'Remove from the merge', run: () => void takeOut(one) } })
   })
 const differences = (one: NearPrompt) => (one.differences.length ? `; ${one.differences.slice(0, 4).join('; ')}` : '')
 </script>
@@ -48,7 +48,7 @@ const differences = (one: NearPrompt) => (one.differences.length ? `; ${one.diff
         <li v-for="one in same" :key="one.promptId">
           <span><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ sayRecord(one) }}{{ one.said === 'same' ? ', linked by you' : '' }}{{ differences(one) }}</span></span>
           <v-btn variant="text" :aria-label="`Merge ${one.title} into this one`" @click="merge(one)">Merge into this</v-btn>
-          <v-btn variant="text" v-if="one.said === 'same'" :aria-label="`Take the link to ${one.title} away`" @click="say(one, null)">Unlink</v-btn>
+          <v-btn variant="text" v-if="one.said === 'same'" :aria-label="`Unlink ${one.title}`" @click="say(one, null)">Unlink</v-btn>
           <v-btn variant="text" v-else :aria-label="`Say that ${one.title} is another prompt`" @click="say(one, 'other')">Another prompt</v-btn>
         </li>
       </ul>
@@ -58,7 +58,7 @@ const differences = (one: NearPrompt) => (one.differences.length ? `; ${one.diff
       <ul>
         <li v-for="one in merged" :key="one.promptId">
           <span><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ sayRecord(one) }}</span></span>
-          <v-btn variant="text" :aria-label="`Take ${one.title} out again`" @click="takeOut(one)">Take out</v-btn>
+          <v-btn variant="text" :aria-label="`Remove ${one.title} from the merge`" @click="takeOut(one)">Remove</v-btn>
         </li>
       </ul>
     </template>

@@ -27,10 +27,10 @@ const found = computed(() => {
     <span v-for="word in answer?.read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
     <span v-if="answer?.unread">{{ counted(answer.unread, 'prompt') }} still to be read for {{ byMeaning ? 'what they mean' : 'what facets say' }}.</span>
     <v-btn variant="text" v-if="text('q')" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</v-btn>
-    <v-btn variant="text" v-if="families || each" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Families together' : 'Each prompt by itself' }}</v-btn>
+    <v-btn variant="text" v-if="families || each" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Group duplicates' : 'Show duplicates one by one' }}</v-btn>
     <v-btn variant="text" v-if="filtered" @click="router.replace({ query: {} })">Clear the search</v-btn>
-    <RouterLink class="end" to="/shelf/in">Bring in</RouterLink>
-    <span v-if="some">Take out as <template v-for="([ending, name], i) in TAKEN_OUT" :key="ending"><template v-if="i">, </template><a :href="`/api/shelf.${ending}?${address}`" download>{{ name }}</a></template></span>
+    <RouterLink class="end" to="/shelf/in">Import</RouterLink>
+    <span v-if="some">Export as <template v-for="([ending, name], i) in TAKEN_OUT" :key="ending"><template v-if="i">, </template><a :href="`/api/shelf.${ending}?${address}`" download>{{ name }}</a></template></span>
     <v-btn variant="text" @click="emit('tags')">Tags</v-btn>
     <RouterLink to="/bin">The bin</RouterLink>
   </p>

@@ -51,7 +51,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
     <v-select label="Project" :model-value="text('project')" @update:model-value="emit('set', 'project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: `${project.name}${project.archivedAt ? ' (archived)' : ''}`, value: project.id }))]" />
     <v-select label="Tag" :model-value="text('tag')" @update:model-value="emit('set', 'tag', $event)" :items="[{ title: 'any tag', value: '' }, ...tags.map((tag) => ({ title: `${tag.tag} (${tag.count})`, value: tag.tag }))]" />
     <v-select label="Status" :model-value="text('status')" @update:model-value="emit('set', 'status', $event)" :items="[{ title: 'any status', value: '' }, ...STATUSES]" />
-    <v-btn variant="text" :aria-expanded="shown" :disabled="shown && !open" @click="open = !open">{{ open ? 'Fewer ways' : 'More ways' }}</v-btn>
+    <v-btn variant="text" :aria-expanded="shown" :disabled="shown && !open" @click="open = !open">{{ open ? 'Fewer filters' : 'More filters' }}</v-btn>
   </div>
   <div v-if="shown" class="finding second">
     <v-select label="Tried" :model-value="text('tried')" @update:model-value="emit('set', 'tried', $event)" :items="[{ title: 'tried or not', value: '' }, { title: 'tried', value: 'yes' }, { title: 'not tried yet', value: 'no' }]" />

@@ -52,7 +52,7 @@ const measure = (element: unknown) => virtual.value.measureElement(element as El
 const remove = (prompt: FoundPrompt) =>
   task(async () => {
     await call(deletePrompt, { params: { prompt: prompt.id } })
-    notices.show(`“${prompt.title}” is in the bin.`, { action: { label: 'Put it back', run: () => void task(() => call(putBackPrompt, { params: { prompt: prompt.id } })) } })
+    notices.show(`“${prompt.title}” is in the bin.`, { action: { label: 'Restore', run: () => void task(() => call(putBackPrompt, { params: { prompt: prompt.id } })) } })
     await load('again')
   })
 function toggle(id: string): void {
@@ -81,8 +81,8 @@ useActions(() => [
       <SearchLine :text="text" :query="query" :answer="answer" :looking="rows === undefined || slow" :some="!!rows?.length" :families="!!rows?.some(({ alike }) => alike)" :filtered="filtered" @set="set" @tags="tagsOpen = true" />
       <p v-if="answer?.frames.length" class="frames">Beside prompts: <template v-for="(frame, i) in answer.frames" :key="frame.id"><template v-if="i">, </template>{{ frame.kind }} <RouterLink :to="`/shelf/${frame.kind}s/${frame.id}`">{{ frame.name }}</RouterLink></template></p>
     </header>
-    <p v-if="rows?.length === 0 && filtered" class="soft">{{ close.length ? 'No prompt has these words.' : 'Nothing fits. Take a word or a filter away.' }}</p>
-    <p v-else-if="rows?.length === 0">Nothing on the Shelf yet. <v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn> <RouterLink to="/shelf/in">Bring prompts in from a file</RouterLink></p>
+    <p v-if="rows?.length === 0 && filtered" class="soft">{{ close.length ? 'No prompt has these words.' : 'Nothing fits. Remove a word or a filter.' }}</p>
+    <p v-else-if="rows?.length === 0">Nothing on the Shelf yet. <v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn> <RouterLink to="/shelf/in">Import prompts from a file</RouterLink></p>
     <div ref="list" class="list" :style="{ height: `${virtual.getTotalSize()}px` }">
       <div v-for="item in shown" :key="String(item.key)" :ref="measure" class="item" :data-index="item.index" :style="{ transform: `translateY(${item.start - top}px)` }">
         <ShelfRow v-if="rows?.[item.index]" :prompt="rows[item.index]!" :selected="selected.has(rows[item.index]!.id)" @toggle="toggle(rows[item.index]!.id)" @reuse="reuse(rows[item.index]!)" @remove="remove(rows[item.index]!)" />

@@ -18,7 +18,7 @@ const rename = (from: string, to: string) =>
     if (to.trim() === from) return
     const joins = props.tags.some(({ tag }) => tag === to.trim())
     const { changed } = await call(renameTag, { body: { from, to: to.trim() } })
-    notices.show(to.trim() ? `“${from}” is “${to.trim()}” now in ${counted(changed.length, 'prompt')}${joins ? ', together with those that had it' : ''}.` : `“${from}” is taken off ${counted(changed.length, 'prompt')}.`)
+    notices.show(to.trim() ? `“${from}” is “${to.trim()}” now in ${counted(changed.length, 'prompt')}${joins ? ', together with those that had it' : ''}.` : `“${from}” is removed from ${counted(changed.length, 'prompt')}.`)
     emit('changed')
   })
 </script>
@@ -33,7 +33,7 @@ const rename = (from: string, to: string) =>
         <li v-for="one in shown" :key="one.tag">
           <v-text-field :label="`Name of the tag ${one.tag}`" :model-value="one.tag" maxlength="60" @change="rename(one.tag, ($event.target as HTMLInputElement).value)" />
           <span class="soft">{{ counted(one.count, 'prompt') }}</span>
-          <v-btn variant="text" :aria-label="`Take the tag ${one.tag} away`" @click="rename(one.tag, '')">Take away</v-btn>
+          <v-btn variant="text" :aria-label="`Remove the tag ${one.tag}`" @click="rename(one.tag, '')">Remove</v-btn>
         </li>
       </ul>
       <p v-if="!tags.length" class="soft">No tag yet. Tags are given on the Desk, or to many prompts at once on the Shelf.</p>

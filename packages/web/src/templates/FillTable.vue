@@ -145,7 +145,7 @@ async function make(planned = false): Promise<void> {
     </p>
     <form v-if="pasting !== undefined" class="pasted" @submit.prevent="takeSheet">
       <v-textarea label="A sheet of values" v-model="pasting" rows="5" :placeholder="`${names.join('\t')}\n…`" auto-grow class="exact" />
-      <v-btn :disabled="!pasting.trim()" type="submit">Take it over</v-btn>
+      <v-btn :disabled="!pasting.trim()" type="submit">Use these rows</v-btn>
     </form>
     <ul v-if="table.said.value.length" class="said" role="status"><li v-for="line in table.said.value.slice(0, 6)" :key="line">{{ line }}</li></ul>
     <div class="reads">

@@ -26,7 +26,7 @@ async function decide(take: readonly TemplateOffer[], leave: readonly TemplateOf
   await task(async () => {
     const { taken, passedOver } = await call(takeOffers, { params: { template: props.whole.template.id }, body: { take: take.map(({ promptId, revision }) => ({ promptId, revision })), leave: leave.map(({ promptId }) => promptId) } })
     if (taken.length) notices.show(`${counted(taken.length, 'draft')} changed.`)
-    if (passedOver.length) notices.show(`Passed over, since they say otherwise by now: ${passedOver.slice(0, 5).join('; ')}.`, { problem: true })
+    if (passedOver.length) notices.show(`Passed over, since they were edited: ${passedOver.slice(0, 5).join('; ')}.`, { problem: true })
     emit('changed')
   })
   busy.value = false
@@ -37,7 +37,7 @@ async function decide(take: readonly TemplateOffer[], leave: readonly TemplateOf
   <section v-if="whole.made.length" class="made" aria-labelledby="made-title">
     <h3 id="made-title">Made from it <span class="soft">{{ counted(whole.made.length, 'draft') }}, {{ whole.template.keepers ? `${whole.template.keepers} kept` : 'none kept yet' }}</span></h3>
     <div v-if="offers.length" class="offers">
-      <p><strong>The template has changed since {{ counted(offers.length, 'draft') }} {{ offers.length === 1 ? 'was' : 'were' }} made.</strong> <v-btn v-if="offers.some(({ meets }) => meets)" :disabled="busy" @click="decide(offers.filter(({ meets }) => meets), [])">Take the change in all that it fits</v-btn> <v-btn variant="text" :disabled="busy" @click="decide([], offers)">Leave all</v-btn></p>
+      <p><strong>The template has changed since {{ counted(offers.length, 'draft') }} {{ offers.length === 1 ? 'was' : 'were' }} made.</strong> <v-btn v-if="offers.some(({ meets }) => meets)" :disabled="busy" @click="decide(offers.filter(({ meets }) => meets), [])">Take the change in all that it fits</v-btn> <v-btn variant="text" :disabled="busy" @click="decide([], offers)">Reject all</v-btn></p>
       <ul>
         <li v-for="offer in offers" :key="offer.promptId" class="offer">
           <RouterLink :to="`/desk/${offer.promptId}`">{{ offer.title }}</RouterLink>
@@ -45,8 +45,8 @@ async function decide(take: readonly TemplateOffer[], leave: readonly TemplateOf
             <li v-for="(difference, i) in offer.differences" :key="i">{{ sayDifference(difference) }}</li>
             <li v-if="!offer.differences.length" class="soft">nothing in its words</li>
           </ul>
-          <span v-if="offer.meets" class="row-actions"><v-btn variant="text" :disabled="busy" @click="decide([offer], [])">Take</v-btn><v-btn variant="text" :disabled="busy" @click="decide([], [offer])">Leave</v-btn></span>
-          <span v-else class="row-actions"><span class="soft">says otherwise by now</span><v-btn variant="text" :disabled="busy" @click="decide([], [offer])">Leave</v-btn></span>
+          <span v-if="offer.meets" class="row-actions"><v-btn variant="text" :disabled="busy" @click="decide([offer], [])">Accept</v-btn><v-btn variant="text" :disabled="busy" @click="decide([], [offer])">Reject</v-btn></span>
+          <span v-else class="row-actions"><span class="soft">edited since</span><v-btn variant="text" :disabled="busy" @click="decide([], [offer])">Reject</v-btn></span>
         </li>
       </ul>
     </div>

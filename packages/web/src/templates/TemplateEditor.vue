@@ -74,7 +74,7 @@ const save = () => unsound.value || emit('save', { ...body.value, name: body.val
     <div class="keep">
       <v-text-field v-if="!isNew" label="Why this version" v-model="why" maxlength="2000" placeholder="what it is to do better" />
       <v-btn color="primary" variant="flat" :disabled="unsound" type="submit">{{ isNew ? 'Keep the template' : 'Save as a new version' }}</v-btn>
-      <v-btn @click="emit('cancel')">Leave it</v-btn>
+      <v-btn @click="emit('cancel')">Cancel</v-btn>
     </div>
     <p v-if="problem" class="problems" role="alert">{{ problem }}</p>
   </form>

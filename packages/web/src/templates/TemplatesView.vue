@@ -85,7 +85,7 @@ const remove = ({ id: which, body }: Template) =>
     await router.push('/shelf/templates')
     await call(deleteTemplate, { params: { template: which } })
     await load()
-    notices.show(`“${body.name}” is in the bin. What was made from it stays.`, { action: { label: 'Put it back', run: () => void task(async () => {
+    notices.show(`“${body.name}” is in the bin. What was made from it stays.`, { action: { label: 'Restore', run: () => void task(async () => {
       await call(putBack, { params: { kind: 'template', id: which } })
       await load()
       await router.push(`/shelf/templates/${which}`)

@@ -221,7 +221,7 @@ async function start(): Promise<void> {
             <template v-for="side in (['a', 'b'] as const)" :key="side">
               <v-select :label="side === 'a' ? 'Never' : 'with'" :model-value="rule[side].join(' ')" :items="setup.varied.flatMap((one, v) => one.options.map((_, o) => ({ title: `${nameOf(one)}: ${optionOf(v, o)}`, value: `${v} ${o}` })))" @update:model-value="setNever(i, side, $event)" />
             </template>
-            <v-btn variant="text" @click="setup = { ...setup, never: setup.never.filter((__, k) => k !== i) }">Take away</v-btn>
+            <v-btn variant="text" @click="setup = { ...setup, never: setup.never.filter((__, k) => k !== i) }">Remove</v-btn>
           </li>
         </ul>
         <p><v-btn variant="text" :disabled="setup.varied.length < 2" @click="addNever">Skip two options together</v-btn></p>

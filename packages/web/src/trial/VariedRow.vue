@@ -41,7 +41,7 @@ function values(text: string): void {
       <v-text-field label="What it is called" v-if="varied.kind === 'words'" :model-value="varied.name" maxlength="60" @change="emit('rename', ($event.target as HTMLInputElement).value)" class="name" />
       <strong v-else class="name">{{ nameOf(varied) }}</strong>
       <span class="soft">{{ varied.options.length }} {{ varied.options.length === 1 ? 'option' : 'options' }}</span>
-      <v-btn variant="text" :aria-label="`Leave ${nameOf(varied)} as it is`" @click="emit('remove')">Leave as it is</v-btn>
+      <v-btn variant="text" :aria-label="`Do not vary ${nameOf(varied)}`" @click="emit('remove')">Remove</v-btn>
     </div>
     <div v-if="varied.kind === 'words'">
       <v-textarea :label="`Options of ${varied.name}, one a line`" :rows="Math.min(8, Math.max(2, varied.options.length))" placeholder="one a line" :model-value="lines" @change="words(($event.target as HTMLTextAreaElement).value)" auto-grow />

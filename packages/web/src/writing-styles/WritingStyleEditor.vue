@@ -55,13 +55,13 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
           <th scope="row">{{ one.facet }}</th>
           <td><v-text-field :aria-label="`How often ${one.facet} is said, in a hundred`" type="number" min="0" max="100" step="5" :model-value="Math.round(one.share * 100)" @change="change(one.facet, { share: Math.min(1, Math.max(0, Number(($event.target as HTMLInputElement).value) / 100 || 0)) })" class="number" /> %</td>
           <td><v-text-field :aria-label="`Favourite terms for ${one.facet}`" :model-value="one.terms.join('; ')" @change="terms(one.facet, ($event.target as HTMLInputElement).value)" class="terms" /></td>
-          <td><span class="row-actions moves"><v-btn variant="text" :disabled="i === 0" :aria-label="`${one.facet} earlier`" @click="move(i, -1)">Up</v-btn><v-btn variant="text" :disabled="i === body.facets.length - 1" :aria-label="`${one.facet} later`" @click="move(i, 1)">Down</v-btn><v-btn variant="text" :aria-label="`Never ${one.facet}`" @click="body.facets = body.facets.filter((other) => other !== one)">Leave out</v-btn></span></td>
+          <td><span class="row-actions moves"><v-btn variant="text" :disabled="i === 0" :aria-label="`${one.facet} earlier`" @click="move(i, -1)">Up</v-btn><v-btn variant="text" :disabled="i === body.facets.length - 1" :aria-label="`${one.facet} later`" @click="move(i, 1)">Down</v-btn><v-btn variant="text" :aria-label="`Never ${one.facet}`" @click="body.facets = body.facets.filter((other) => other !== one)">Remove</v-btn></span></td>
         </tr>
       </tbody>
     </v-table>
     <p v-if="unsaid.length"><ChoiceMenu label="Say another facet" :items="unsaid.map((facet) => ({ title: facet, value: facet }))" @choose="addFacet" /></p>
     <v-textarea label="Always said, word for word, one a line" v-model.lazy="always" rows="3" auto-grow class="always" />
-    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!body.name.trim() || !rising" type="submit">{{ isNew ? 'Keep the writing style' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Leave it</v-btn></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!body.name.trim() || !rising" type="submit">{{ isNew ? 'Keep the writing style' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
   </form>
 </template>
 

@@ -79,7 +79,7 @@ const remove = ({ id: which, body }: WritingStyle) =>
     await router.push('/shelf/writing-styles')
     await call(deleteWritingStyle, { params: { writingStyle: which } })
     await load()
-    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Put it back', run: () => void task(async () => {
+    notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Restore', run: () => void task(async () => {
       const entry = (await call(listBin, {})).find((one) => one.kind === 'writing-style' && one.name === body.name)
       if (entry) await call(putBack, { params: { kind: 'writing-style', id: entry.id } })
       await load()
@@ -109,7 +109,7 @@ useActions(() => [{ name: 'Learn a writing style from prompts', words: 'style vo
         <p class="row-actions">
           <v-btn color="primary" variant="flat" :disabled="texts.length < MIN_EXAMPLES" type="submit">Learn from {{ counted(Math.min(texts.length, MAX_EXAMPLES), 'prompt') }}</v-btn>
           <v-btn @click="addProven">Add the project’s proven prompts</v-btn>
-          <v-btn variant="text" @click="learning = undefined">Leave it</v-btn>
+          <v-btn variant="text" @click="learning = undefined">Cancel</v-btn>
         </p>
       </form>
       <WritingStyleEditor v-else-if="writing" :key="writing.id" :body="writing.body" :project-id="writing.projectId" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />

@@ -62,7 +62,7 @@ const add = () =>
 </script>
 
 <template>
-  <div ref="zone" class="zone" :class="{ over }" role="group" aria-label="Bring in pictures" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
+  <div ref="zone" class="zone" :class="{ over }" role="group" aria-label="Import pictures" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="drop">
     <p>
       Make the pictures there, then drop or paste them here, or
       <v-btn size="small" @click="pick()">Choose files</v-btn>
@@ -75,7 +75,7 @@ const add = () =>
           <span class="name" :title="picture.name">{{ picture.name }}</span>
           <v-text-field label="Seed" v-model="picture.seed" inputmode="numeric" :placeholder="seed || 'not known'" />
           <span v-if="Object.keys(picture.made.settings).length" class="soft">{{ Object.entries(picture.made.settings).map(([key, value]) => `${key} ${value}`).join(', ') }}</span>
-          <v-btn variant="text" @click="waiting = waiting.filter((other) => other !== picture)">Leave out</v-btn>
+          <v-btn variant="text" @click="waiting = waiting.filter((other) => other !== picture)">Remove</v-btn>
         </li>
       </ul>
       <p class="row-actions">

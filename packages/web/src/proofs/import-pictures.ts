@@ -5,7 +5,7 @@ import { messageOf } from '../api/problem.ts'
 import { uploadPicture, type Uploaded } from './upload.ts'
 
 /** Pictures of which nothing is known here become a prompt of their own: its words are what they say of themselves. */
-export async function bringInFromNowhere(projectId: string, files: readonly File[]): Promise<{ promptId: string | undefined; refused: string[] }> {
+export async function importWithoutPrompt(projectId: string, files: readonly File[]): Promise<{ promptId: string | undefined; refused: string[] }> {
   const taken: Uploaded[] = []
   const refused: string[] = []
   for (const file of files) {
