@@ -1,17 +1,23 @@
-import { mergeConfig } from 'vite'
+import vue from '@vitejs/plugin-vue'
+import { createRequire } from 'node:module'
+import { dirname, join } from 'node:path'
 import { defineConfig } from 'vitest/config'
-import base from './vite.config.ts'
+import { contractValidators } from './vite/contract-validators.ts'
 
-export default mergeConfig(
-  base,
-  defineConfig({
-    test: {
-      name: 'web',
-      include: ['src/**/*.test.ts'],
-      environment: 'happy-dom',
-      // A busy machine takes its time; what never ends is found all the same.
-      testTimeout: 30_000,
-      server: { deps: { inline: ['vuetify'] } },
-    },
-  }),
-)
+/** The library as the one file it also comes in: a test file then reads one module, not four hundred. */
+const library = join(dirname(createRequire(import.meta.url).resolve('vuetify/package.json')), 'dist/vuetify.esm.js')
+
+export default defineConfig({
+  root: import.meta.dirname,
+  plugins: [contractValidators(), vue()],
+  resolve: { alias: [{ find: /^vuetify$/, replacement: library }] },
+  test: {
+    name: 'web',
+    include: ['src/**/*.test.ts'],
+    environment: 'happy-dom',
+    setupFiles: ['./testing.setup.ts'],
+    // A busy machine takes its time; what never ends is found all the same.
+    testTimeout: 30_000,
+    isolate: false,
+  },
+})

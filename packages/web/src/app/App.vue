@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useActions } from '../go-to/actions.ts'
 import GoTo from '../go-to/GoTo.vue'
+import { pressed } from '../keys/key-map.ts'
 import KeysDialog from '../keys/KeysDialog.vue'
 import NoticeList from '../notices/NoticeList.vue'
 import { useTask } from '../notices/notices.ts'
@@ -34,14 +35,15 @@ onMounted(() => void task(() => Promise.all([projects.load(), engines.load()])))
 
 const inText = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && !event.shiftKey && !event.altKey && event.key.toLowerCase() === 'k') {
+  const command = pressed('everywhere', event)
+  if (command === 'goTo') {
     event.preventDefault()
     goTo.value = true
-  } else if (event.key === '?' && !inText(event.target)) keys.value = true
+  } else if (command === 'keys' && !inText(event.target)) keys.value = true
 })
 
 useActions(() => [
-  { name: 'New prompt', words: 'create draft empty write', run: () => void fromNothing() },
+  { name: 'New prompt', words: 'create draft empty write', writes: true, run: () => void fromNothing() },
   { name: 'New project', words: 'create folder', run: () => void router.push({ path: '/', query: { new: 'project' } }) },
   { name: dark.value ? 'Light theme' : 'Dark theme', words: 'mode colours appearance', run: () => (dark.value = !dark.value) },
   { name: 'Keys', words: 'shortcuts keyboard help', run: () => (keys.value = true) },
@@ -66,7 +68,7 @@ useActions(() => [
 <style scoped>
 .frame {
   display: grid;
-  grid-template-columns: 156px minmax(0, 1fr);
+  grid-template-columns: 168px minmax(0, 1fr);
   min-height: 100vh;
 }
 .view {

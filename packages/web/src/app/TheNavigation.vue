@@ -1,53 +1,42 @@
 <script setup lang="ts">
+import { mdiKeyboardOutline, mdiMagnify, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { connected } from '../api/changes.ts'
 import { useProjects } from '../stores/projects.ts'
+import { addressOf, type View, VIEWS } from './views.ts'
 
 defineEmits<{ goTo: []; keys: []; theme: [] }>()
 defineProps<{ dark: boolean }>()
 const projects = useProjects()
 const lastPrompt = useLocalStorage('idolon.last-prompt', '')
-const places = computed(() => [
-  { name: 'Begin', to: '/' },
-  { name: 'Desk', to: lastPrompt.value ? `/desk/${lastPrompt.value}` : '/desk' },
-  { name: 'Proofs', to: '/proofs' },
-  { name: 'Shelf', to: '/shelf' },
-  { name: 'Series', to: '/series' },
-  { name: 'References', to: '/references' },
-])
-const BESIDE = [
-  { name: 'Helpers', to: '/helpers' },
-  { name: 'Glossary', to: '/glossary' },
-  { name: 'Engines', to: '/engines' },
+const GROUPS = [
+  { label: 'The work', views: VIEWS.filter(({ nav }) => nav === 'work') },
+  { label: 'Beside the work', views: VIEWS.filter(({ nav }) => nav === 'apart') },
 ]
-const section = (to: string, path: string) => (to === '/' ? path === '/' : path.startsWith(`/${to.split('/')[1] ?? ''}`))
+/** The Desk opens where one last wrote. */
+const addresses = computed(() => new Map(VIEWS.map((view) => [view.id, view.id === 'desk' && lastPrompt.value ? `/desk/${lastPrompt.value}` : addressOf(view)])))
+const isHere = (view: View, path: string) => (view.path === '/' ? path === '/' : path.startsWith(`/${view.path.split('/')[1] ?? ''}`))
 </script>
 
 <template>
   <nav class="navigation" aria-label="Views">
     <p class="name">Idolon</p>
-    <ul>
-      <li v-for="place in places" :key="place.name">
-        <RouterLink :to="place.to" :aria-current="section(place.to, $route.path) ? 'page' : undefined">{{ place.name }}</RouterLink>
+    <ul v-for="group in GROUPS" :key="group.label" :aria-label="group.label">
+      <li v-for="view in group.views" :key="view.id">
+        <RouterLink :to="addresses.get(view.id) ?? view.path" :aria-current="isHere(view, $route.path) ? 'page' : undefined">{{ view.title }}</RouterLink>
       </li>
     </ul>
-    <ul aria-label="Beside the work">
-      <li v-for="place in BESIDE" :key="place.name">
-        <RouterLink :to="place.to" :aria-current="section(place.to, $route.path) ? 'page' : undefined">{{ place.name }}</RouterLink>
-      </li>
-    </ul>
-    <div class="project">
-      <label for="project-choice" class="soft">Project</label>
-      <v-select v-if="projects.open.length" id="project-choice" :model-value="projects.current?.id ?? ''" @update:model-value="projects.chosen = $event" :items="projects.open.map((project) => ({ title: project.name, value: project.id }))" />
+    <div v-if="projects.open.length" class="project">
+      <v-select label="Project" :model-value="projects.current?.id ?? ''" :items="projects.open.map((project) => ({ title: project.name, value: project.id }))" @update:model-value="projects.chosen = $event" />
       <RouterLink v-if="projects.current" :to="`/projects/${projects.current.id}`" :aria-current="$route.path.startsWith('/projects') ? 'page' : undefined">Project page</RouterLink>
     </div>
-    <ul class="foot">
-      <li><v-btn variant="text" @click="$emit('goTo')">Go to …</v-btn> <kbd>Ctrl K</kbd></li>
-      <li><v-btn variant="text" @click="$emit('keys')">Keys</v-btn> <kbd>?</kbd></li>
-      <li><v-btn variant="text" @click="$emit('theme')">{{ dark ? 'Light' : 'Dark' }} theme</v-btn></li>
-      <li v-if="!connected" class="lost" role="status">No answer from the server; trying again.</li>
-    </ul>
+    <div class="foot">
+      <p v-if="!connected" class="lost" role="status">No answer from the server; trying again.</p>
+      <v-btn v-tooltip="'Ctrl K'" variant="text" :prepend-icon="mdiMagnify" @click="$emit('goTo')">Go to …</v-btn>
+      <v-btn v-tooltip="'?'" variant="text" :prepend-icon="mdiKeyboardOutline" @click="$emit('keys')">Keys</v-btn>
+      <v-btn variant="text" :prepend-icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" @click="$emit('theme')">{{ dark ? 'Light' : 'Dark' }} theme</v-btn>
+    </div>
   </nav>
 </template>
 
@@ -58,9 +47,10 @@ const section = (to: string, path: string) => (to === '/' ? path === '/' : path.
   height: 100vh;
   display: flex;
   flex-direction: column;
-  gap: 22px;
-  padding: 20px 14px 16px 20px;
+  gap: 20px;
+  padding: 16px 14px 12px 20px;
   border-right: 1px solid var(--rule);
+  overflow-y: auto;
 }
 .name {
   font-family: var(--serif);
@@ -69,7 +59,7 @@ const section = (to: string, path: string) => (to === '/' ? path === '/' : path.
   letter-spacing: 0.01em;
 }
 li {
-  padding: 2px 0;
+  padding: 1px 0;
 }
 a {
   text-decoration: none;
@@ -77,40 +67,31 @@ a {
 a:hover {
   text-decoration: underline;
 }
-ul:not(.foot) a {
+li a {
   display: block;
   padding: 3px 0 3px 10px;
   margin-left: -12px;
   border-left: 2px solid transparent;
   font-size: 15px;
 }
-ul:not(.foot) a[aria-current] {
+li a[aria-current] {
   border-color: var(--accent);
   font-weight: 600;
 }
 .project {
   display: grid;
-  gap: 5px;
-  justify-items: start;
-}
-.project label {
-  font-size: 12px;
-}
-.project select {
-  width: 100%;
-  min-width: 0;
-  text-overflow: ellipsis;
+  gap: 6px;
+  padding-top: 6px;
 }
 .foot {
+  display: grid;
+  justify-items: start;
   margin-top: auto;
-  font-size: 13px;
-}
-kbd {
-  font-family: var(--mono);
-  font-size: 11px;
-  color: var(--soft);
+  margin-left: -6px;
 }
 .lost {
+  margin: 0 0 8px 6px;
   color: var(--accent);
+  font-size: 13px;
 }
 </style>

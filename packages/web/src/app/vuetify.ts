@@ -1,4 +1,4 @@
-import { createVuetify } from 'vuetify'
+import { createVuetify, type VuetifyOptions } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import 'vuetify/styles/core'
 import { themes } from './theme.ts'
@@ -7,7 +7,7 @@ import { themes } from './theme.ts'
 const FIELD = { variant: 'outlined', density: 'compact', hideDetails: 'auto', persistentPlaceholder: true } as const
 
 /** The component library with a face of our own: no ripple, no shadow, no capsules; our colours and types. Everything not set here is the library's. */
-export const vuetify = createVuetify({
+export const options: VuetifyOptions = {
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   theme: { defaultTheme: 'light', themes },
   defaults: {
@@ -38,4 +38,7 @@ export const vuetify = createVuetify({
     VProgressLinear: { color: 'primary', height: 3 },
     VSnackbar: { timeout: -1 },
   },
-})
+}
+
+/** Components are found by the build where views name them. */
+export const vuetify = createVuetify(options)

@@ -2,7 +2,7 @@
 import { addMark, type Draft, type Finding, marksWithout, type Mark, type Severity } from '@idolon/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useActions } from '../go-to/actions.ts'
-import { letterKeys } from '../keys/keys.ts'
+import { pressed } from '../keys/key-map.ts'
 import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { DraftSession } from './draft-session.ts'
@@ -89,11 +89,11 @@ function walk(by: 1 | -1): void {
 function onKey(event: KeyboardEvent, finding: Finding): void {
   const lines = [...(root.value?.querySelectorAll<HTMLElement>('button.reason') ?? [])]
   const at = lines.indexOf(event.currentTarget as HTMLElement)
-  const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
-  if (event.key === 'ArrowDown') lines[at + 1]?.focus()
-  else if (event.key === 'ArrowUp') lines[at - 1]?.focus()
-  else if (letter === 'f' && finding.fix) void fix(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
-  else if (letter === 'd') dismissing.value = keyOf(finding)
+  const command = pressed('finding', event)
+  if (command === 'next') lines[at + 1]?.focus()
+  else if (command === 'previous') lines[at - 1]?.focus()
+  else if (command === 'fix' && finding.fix) void fix(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
+  else if (command === 'dismiss') dismissing.value = keyOf(finding)
   else return
   event.preventDefault()
 }

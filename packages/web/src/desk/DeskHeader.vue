@@ -1,38 +1,43 @@
 <script setup lang="ts">
 import type { Prompt, Status, TagCount } from '@idolon/contract'
+import { mdiRedo, mdiUndo } from '@mdi/js'
 import { computed } from 'vue'
 import SavedText from '../shared/SavedText.vue'
 import TagField from '../shared/TagField.vue'
 import { useProjects } from '../stores/projects.ts'
 import type { DraftSession } from './draft-session.ts'
+import type { PromptAct } from './prompt-acts.ts'
 import type { PromptChange } from './prompt-facts.ts'
+import PromptMenu from './PromptMenu.vue'
 import SaveNote from './SaveNote.vue'
 
-/** What the prompt is called and how it stands. */
-const props = defineProps<{ known: Prompt; title: string; tags: TagCount[]; session: DraftSession }>()
-const emit = defineEmits<{ change: [change: PromptChange]; putBack: []; takeOut: [] }>()
+/** What the prompt is called and how it stands, and the menu of what is done with it as a whole. */
+const props = defineProps<{ known: Prompt; title: string; tags: TagCount[]; session: DraftSession; acts: readonly PromptAct[] }>()
+const emit = defineEmits<{ change: [change: PromptChange]; restore: []; unmerge: [] }>()
 const projects = useProjects()
 const project = computed(() => projects.byId(props.known.projectId))
 const provenWithoutKeeper = computed(() => props.known.status === 'proven' && props.known.keepers === 0)
+const STATUSES: readonly Status[] = ['rough', 'testing', 'proven', 'retired']
 </script>
 
 <template>
   <header>
     <h1 class="visually-hidden">{{ title }}</h1>
-    <SavedText class="title" :value="known.named ? known.title : ''" :placeholder="title" label="Title" :maxlength="200" @save="emit('change', { title: $event })" />
-    <p class="about">
-      <RouterLink v-if="project" :to="`/projects/${project.id}`">{{ project.name }}</RouterLink>
-      <v-select label="Status" :model-value="known.status" @update:model-value="emit('change', { status: $event as Status })" :items="['rough', 'testing', 'proven', 'retired']" class="status" />
-      <span v-if="provenWithoutKeeper" class="soft">without a keeper yet</span>
-      <TagField class="tags" :tags="known.tags" :known="tags" label="Tags" @change="emit('change', { tags: $event })" />
+    <div class="line">
+      <SavedText class="title" :value="known.named ? known.title : ''" :placeholder="title" label="Title" :maxlength="200" @save="emit('change', { title: $event })" />
       <SaveNote :state="session.saveState.value" :saved-at="session.saver.savedAt.value" :kept-locally="session.saver.keptLocally.value" />
-      <span class="undo">
-        <v-btn variant="text" :disabled="!session.canUndo.value" @click="session.undo">Undo</v-btn>
-        <v-btn variant="text" :disabled="!session.canRedo.value" @click="session.redo">Redo</v-btn>
-      </span>
-    </p>
-    <p v-if="known.deletedAt" class="binned">This prompt is in the bin. <v-btn variant="text" @click="emit('putBack')">Restore</v-btn></p>
-    <p v-if="known.mergedInto" class="binned">This prompt is merged into <RouterLink :to="`/desk/${known.mergedInto.id}`">{{ known.mergedInto.title }}</RouterLink>, where what it has shown counts. <v-btn variant="text" @click="emit('takeOut')">Take it out</v-btn></p>
+      <v-btn v-tooltip="'Undo (Ctrl Z)'" variant="text" size="small" :icon="mdiUndo" aria-label="Undo" :disabled="!session.canUndo.value" @click="session.undo" />
+      <v-btn v-tooltip="'Redo (Ctrl Shift Z)'" variant="text" size="small" :icon="mdiRedo" aria-label="Redo" :disabled="!session.canRedo.value" @click="session.redo" />
+      <PromptMenu :acts="acts" />
+    </div>
+    <div class="line about">
+      <RouterLink v-if="project" :to="`/projects/${project.id}`">{{ project.name }}</RouterLink>
+      <v-select class="status" label="Status" :model-value="known.status" :items="STATUSES" @update:model-value="emit('change', { status: $event as Status })" />
+      <TagField class="tags" :tags="known.tags" :known="tags" @change="emit('change', { tags: $event })" />
+    </div>
+    <p v-if="provenWithoutKeeper" class="soft">Proven, without a keeper yet.</p>
+    <v-alert v-if="known.deletedAt" type="warning" variant="outlined" density="compact">This prompt is in the bin. <template #append><v-btn size="small" @click="emit('restore')">Restore</v-btn></template></v-alert>
+    <v-alert v-if="known.mergedInto" type="info" variant="outlined" density="compact">This prompt is merged into <RouterLink :to="`/desk/${known.mergedInto.id}`">{{ known.mergedInto.title }}</RouterLink>, where what it has shown counts. <template #append><v-btn size="small" @click="emit('unmerge')">Remove from the merge</v-btn></template></v-alert>
     <p v-if="known.template" class="soft">
       Made from <RouterLink :to="`/shelf/templates/${known.template.id}`">{{ known.template.name }}</RouterLink><template v-if="known.template.behind">, which has changed since: <RouterLink :to="`/shelf/templates/${known.template.id}`">see what it offers</RouterLink></template>
     </p>
@@ -43,45 +48,51 @@ const provenWithoutKeeper = computed(() => props.known.status === 'proven' && pr
 </template>
 
 <style scoped>
+header {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 9px;
+}
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
 .title {
-  width: 100%;
-  padding: 2px 4px;
-  margin-left: -5px;
-  border: 1px solid transparent;
-  background: none;
+  flex: 1;
   font-family: var(--serif);
-  font-size: 24px;
+}
+.title :deep(.v-field) {
+  background: none;
+  font-size: 20px;
   font-weight: 600;
 }
-.title::placeholder {
-  color: var(--soft);
+.title :deep(.v-field__outline) {
+  --v-field-border-opacity: 0;
+}
+.title:hover :deep(.v-field__outline),
+.title:focus-within :deep(.v-field__outline) {
+  --v-field-border-opacity: 1;
+}
+.title :deep(.v-field-label) {
+  display: none;
+}
+.title :deep(input::placeholder) {
   font-weight: 400;
 }
-.title:hover,
-.title:focus {
-  border-color: var(--rule-strong);
+.title {
+  margin-left: -10px;
 }
 .about {
-  display: flex;
-  gap: 12px;
-  align-items: baseline;
+  gap: 14px;
 }
 .about > a {
   white-space: nowrap;
 }
+.status {
+  flex: 0 0 118px;
+}
 .tags {
   flex: 1;
-}
-select.status {
-  height: auto;
-  padding: 2px 4px;
-}
-.undo {
-  display: flex;
-  gap: 10px;
-}
-.binned {
-  padding: 8px 12px;
-  border-left: 3px solid var(--accent);
 }
 </style>

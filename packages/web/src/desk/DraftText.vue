@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
+import { heldKeys } from '../prompts/early-keys.ts'
 import type { DraftSession } from './draft-session.ts'
 
 const props = defineProps<{ session: DraftSession }>()
 const host = ref<HTMLElement>()
 onMounted(() => {
   host.value?.append(props.session.view.dom)
-  if (!props.session.draft.value.text) props.session.view.focus()
+  const { view, draft } = props.session
+  if (!draft.value.text) view.focus()
+  // Typed before there was a text to type into.
+  const early = heldKeys()
+  if (early) view.dispatch({ ...view.state.replaceSelection(early), userEvent: 'input.type' })
 })
 </script>
 
@@ -16,15 +21,13 @@ onMounted(() => {
 
 <style scoped>
 .draft-text :deep(.cm-editor) {
-  min-height: 92px;
+  min-height: 64px;
   outline: none;
 }
 .draft-text :deep(.cm-scroller) {
   font-family: var(--serif);
-  font-size: 19px;
-  line-height: 1.55;
-  max-height: 44vh;
-  overflow-y: auto;
+  font-size: 18px;
+  line-height: 1.5;
 }
 .draft-text :deep(.cm-content) {
   padding: 4px 0;

@@ -2,7 +2,7 @@
 import { MAX_LEAVE_OUT } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 
-/** The leave-out list as plain words with commas. */
+/** The leave-out list as plain words with commas, the outline's last row. */
 const props = defineProps<{ entries: string[]; house?: readonly string[] }>()
 const emit = defineEmits<{ change: [entries: string[]] }>()
 const text = ref('')
@@ -26,8 +26,7 @@ function onInput(): void {
 <template>
   <div class="leave-out">
     <label for="leave-out">Leave out</label>
-    <v-textarea id="leave-out" v-model="text" rows="1" placeholder="what must not appear, as bare words with commas" @input="onInput" @blur="text = entries.join(', ')" auto-grow />
-    <p v-if="fromHouse.length" class="soft house">{{ fromHouse.join(', ') }}: by the house rules</p>
+    <v-textarea id="leave-out" v-model="text" variant="plain" rows="1" max-rows="4" placeholder="people, lettering" :hint="fromHouse.length ? `${fromHouse.join(', ')}: by the house rules` : ''" :persistent-hint="fromHouse.length > 0" @input="onInput" @blur="text = entries.join(', ')" />
   </div>
 </template>
 
@@ -42,21 +41,15 @@ label {
   font-weight: 500;
   color: var(--soft);
 }
-textarea {
-  width: 100%;
-  padding: 0 0 0 8px;
-  border: 0;
+.leave-out :deep(.v-field) {
   background: none;
-  resize: none;
-  field-sizing: content;
-  font-family: var(--serif);
-  font-size: 16px;
-  line-height: 1.45;
-  outline-offset: 4px;
 }
-.house {
-  grid-column: 2;
-  padding-left: 8px;
-  font-size: 12.5px;
+.leave-out :deep(.v-field__input) {
+  min-height: 24px;
+  padding: 0 0 0 8px;
+  font-family: var(--serif);
+  font-size: 15.5px;
+  line-height: 24px;
+  mask-image: none;
 }
 </style>

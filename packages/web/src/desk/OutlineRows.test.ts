@@ -4,7 +4,7 @@ import { applyEdit, type Draft, type Edit, editBetween, type Phrase } from '@ido
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref, shallowRef } from 'vue'
-import { letterKeys } from '../keys/keys.ts'
+import { letterKeys } from '../keys/letters.ts'
 import { usePhrases } from '../stores/phrases.ts'
 import { aDraft, withEngines } from '../testing.test-support.ts'
 import type { DraftSession } from './draft-session.ts'

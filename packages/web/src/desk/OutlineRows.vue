@@ -5,7 +5,7 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useActions } from '../go-to/actions.ts'
 import { useTask } from '../notices/notices.ts'
 import { usePhrases } from '../stores/phrases.ts'
-import { letterKeys } from '../keys/keys.ts'
+import { type CommandOf, pressed } from '../keys/key-map.ts'
 import { pointAt } from '../reading/phrase-highlight.ts'
 import type { DraftSession } from './draft-session.ts'
 import FillFacet from './FillFacet.vue'
@@ -159,25 +159,29 @@ function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
   const button = event.currentTarget as HTMLElement
   // What is shown is a moment older than the text: its places would be wrong.
   if (!current.value) return
-  const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
-  const command = event.ctrlKey || event.metaKey
-  if (event.key === 'ArrowRight' || event.key === 'ArrowDown' || event.key === 'ArrowLeft' || event.key === 'ArrowUp') {
-    const by = event.key === 'ArrowRight' || event.key === 'ArrowDown' ? 1 : -1
-    if (command) actions.move(phrase, by)
-    else step(button, by)
-  } else if (event.key === 'Delete' || event.key === 'Backspace') actions.remove(phrase)
-  else if (event.key === 'Escape') props.session.view.focus()
-  else if (letter === 'o') actions.off(phrase)
-  else if (letter === 'l') actions.locked(phrase)
-  else if (letter === 'r') actions.startReplacing(phrase)
-  else if (letter === 'k') void actions.keep(phrase)
-  else if (letter === 's') open(phrase, event, true)
-  else if (letter === 'j') actions.join(phrase)
-  else if (letter === 'g') openEntry(phrase)
-  else if (letter === 'w') actions.rephrase(phrase)
-  else if (letter === 't') actions.slot(phrase)
-  else if (letter === '+' || letter === '-') actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + (letter === '+' ? 1 : -1))) as Emphasis)
-  else return
+  const command = pressed('phrase', event)
+  if (!command || command === 'menu') return
+  const emphasis = (by: number) => actions.emphasis(phrase, Math.max(-2, Math.min(2, phrase.emphasis + by)) as Emphasis)
+  const acts: Readonly<Record<Exclude<CommandOf<'phrase'>, 'menu'>, () => unknown>> = {
+    previous: () => step(button, -1),
+    next: () => step(button, 1),
+    earlier: () => actions.move(phrase, -1),
+    later: () => actions.move(phrase, 1),
+    off: () => actions.off(phrase),
+    replace: () => actions.startReplacing(phrase),
+    more: () => emphasis(1),
+    less: () => emphasis(-1),
+    lock: () => actions.locked(phrase),
+    keep: () => actions.keep(phrase),
+    entry: () => openEntry(phrase),
+    slot: () => actions.slot(phrase),
+    split: () => open(phrase, event, true),
+    join: () => actions.join(phrase),
+    rephrase: () => actions.rephrase(phrase),
+    remove: () => actions.remove(phrase),
+    text: () => props.session.view.focus(),
+  }
+  void acts[command]()
   event.preventDefault()
 }
 const entry = ref<{ phrase: OutlinePhrase; target: HTMLElement }>()
@@ -195,31 +199,33 @@ function open(phrase: OutlinePhrase, event: Event, splitting = false): void {
   if (!current.value || (splitting && splitPlaces(draft.value.text, phrase).length === 0)) return
   menu.value = { phrase, target: event.currentTarget as HTMLElement, splitting }
 }
-useActions(() => (Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => ({ name: `Desk: ${VIEWS[key].toLowerCase()}`, words: 'view focus facets outline', run: () => (shown.value = key) })))
+useActions(() => (Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => ({ name: `Show ${VIEWS[key].toLowerCase()}`, words: 'view focus facets outline', run: () => (shown.value = key) })))
 defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () => root.value?.querySelector<HTMLElement>('button.phrase')?.focus(), fill: (facet: Facet) => (filling.value = facet) })
 </script>
 
 <template>
   <section ref="root" class="outline" aria-label="Outline" :aria-busy="!current" @mouseleave="point(undefined)">
-    <p class="views" role="group" aria-label="What is shown with the text">
-      <v-btn variant="text" v-for="(name, key) in VIEWS" :key="key" :aria-pressed="shown === key" @click="shown = key">{{ name }}</v-btn>
-    </p>
-    <RewriteDraft :session="session" :shown="shown !== 'text' && all.length > 1" :ready="current" />
+    <div class="tools">
+      <RewriteDraft :session="session" :shown="shown !== 'text' && all.length > 1" :ready="current" />
+      <v-btn-toggle v-model="shown" class="views" mandatory density="compact" variant="text" aria-label="What is shown with the text">
+        <v-btn v-for="(name, key) in VIEWS" :key="key" size="small" :value="key">{{ name }}</v-btn>
+      </v-btn-toggle>
+    </div>
     <p v-if="wait && shown !== 'text'" class="soft" role="status">{{ wait }}</p>
     <div v-for="row in filled" :key="row.facet" class="row">
       <h2 :id="`facet-${row.facet}`" @dragover.prevent @drop.prevent="dropOn(row.facet)">{{ FACET_NAMES[row.facet] }}</h2>
       <ul :aria-labelledby="`facet-${row.facet}`">
         <li v-for="phrase in row.phrases" :key="phrase.start" :class="{ here: here?.start === phrase.start }" @dragover.prevent @drop.prevent="drop(phrase)">
           <v-text-field :label="`Instead of ${phrase.text}`" v-if="replacing?.start === phrase.start" :model-value="phrase.text" autofocus @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)" @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)" @blur="replacing = undefined" class="words" />
-          <v-btn variant="text" v-else :class="{ off: phrase.off, unsure: phrase.unsure }" :data-start="phrase.start" :aria-disabled="!current" aria-haspopup="menu" draggable="true" v-tooltip="phrase.unsure ? 'The reading is unsure; press to say what it is' : ''" @dragstart="dragged = phrase" @dragend="dragged = undefined" @click="open(phrase, $event)" @keydown="onKey($event, phrase)" @focus="point(phrase)" @mouseenter="point(phrase)" @blur="point(undefined)" class="phrase lines">{{ phrase.text }}</v-btn><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
+          <v-btn variant="text" v-else :class="{ off: phrase.off, unsure: phrase.unsure }" :data-start="phrase.start" :aria-disabled="!current" aria-haspopup="menu" draggable="true" :title="phrase.unsure ? 'The reading is unsure; press to say what it is' : undefined" @dragstart="dragged = phrase" @dragend="dragged = undefined" @click="open(phrase, $event)" @keydown="onKey($event, phrase)" @focus="point(phrase)" @mouseenter="point(phrase)" @blur="point(undefined)" class="phrase lines">{{ phrase.text }}</v-btn><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
         </li>
         <li v-if="filling === row.facet"><FillFacet :facet="row.facet" :text="draft.text" :suggest="suggest(row.facet)" @fill="fill(row.facet, $event)" @close="filling = undefined" /></li>
-        <li v-else class="add" :class="{ always: shown === 'facets' }"><v-btn variant="text" :aria-label="`Add to ${row.facet}`" @click="filling = row.facet">add</v-btn></li>
+        <li v-else class="add" :class="{ always: shown === 'facets' }"><v-btn variant="text" size="small" :aria-label="`Add to ${row.facet}`" @click="filling = row.facet">add</v-btn></li>
       </ul>
     </div>
     <p v-if="read && empty.length" class="row empty">
       <span class="soft">Not said yet</span>
-      <span class="names"><v-btn variant="text" v-for="facet in empty" :key="facet" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)">{{ facet }}</v-btn></span>
+      <span class="names"><v-btn v-for="facet in empty" :key="facet" variant="text" size="small" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)">{{ facet }}</v-btn></span>
     </p>
     <slot />
     <TidyOffer v-if="read && current" :draft="draft" :reading="read.reading" :session="session" />
@@ -235,21 +241,15 @@ defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () =
   border-top: 1px solid var(--rule);
   padding-top: 8px;
 }
-.views {
+.tools {
   display: flex;
-  gap: 16px;
-  justify-content: flex-end;
-  margin-bottom: -20px;
-  font-size: 12.5px;
+  align-items: center;
+  min-height: 26px;
 }
-.views .plain {
-  position: relative;
-  color: var(--soft);
-  text-decoration: none;
-}
-.views [aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 600;
+.views {
+  height: 26px;
+  margin-left: auto;
+  border: 0;
 }
 .row {
   display: grid;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { deletePrompt, type Prompt, putBackPrompt, readPrompt, startRun, unmergePrompt, type Version } from '@idolon/contract'
-import { draftFor, ELSEWHERE, type EngineChoice, findEngine, outlineOf, type OutlinePhrase, titleOf } from '@idolon/core'
-import { useEventListener, useLocalStorage } from '@vueuse/core'
+import { countOf, draftFor, ELSEWHERE, type EngineChoice, findEngine, outlineOf, type OutlinePhrase, settingsFor, titleOf } from '@idolon/core'
+import { mdiAccountBoxOutline, mdiContentDuplicate, mdiDeleteOutline, mdiExport, mdiFeather, mdiFormTextbox, mdiTableLarge } from '@mdi/js'
+import { useEventListener, useLocalStorage, useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, toRaw, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useAsking } from '../asking/asking.ts'
 import { useActions } from '../go-to/actions.ts'
+import { type CommandOf, pressed } from '../keys/key-map.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import type { Around } from '../proposal/use-proposal.ts'
 import SavedText from '../shared/SavedText.vue'
@@ -21,9 +23,11 @@ import DeskHeader from './DeskHeader.vue'
 import { useDraftSession } from './draft-session.ts'
 import DraftText from './DraftText.vue'
 import HistoryPanel from './HistoryPanel.vue'
+import LastTry from './LastTry.vue'
 import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
 import OutputPanel from './OutputPanel.vue'
+import type { PromptAct } from './prompt-acts.ts'
 import { usePromptFacts } from './prompt-facts.ts'
 import RecentProofs from './RecentProofs.vue'
 import ReuseDialog from './ReuseDialog.vue'
@@ -53,7 +57,7 @@ const { known, runs, versions, tags } = facts
 const session = useDraftSession(props.prompt)
 const { draft } = session
 const starting = ref(false)
-const SIDES = { checks: 'Checks', output: 'Output', history: 'History', helpers: 'Helpers' } as const
+const SIDES = { checks: 'Checks', output: 'Output', history: 'History', proofs: 'Proofs', helpers: 'Helpers' } as const
 type Side = keyof typeof SIDES
 const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
 const engines = useEngines()
@@ -69,7 +73,6 @@ const stops = computed(() => findings.all.value.filter(({ severity }) => severit
 const goneOver = ref('')
 const stopsOpen = ref(false)
 const checks = useTemplateRef<InstanceType<typeof ChecksPanel>>('checks')
-const recent = useTemplateRef<InstanceType<typeof RecentProofs>>('recent')
 const outline = useTemplateRef<InstanceType<typeof OutlineRows>>('outline')
 const helping = useTemplateRef<{ open: (id: string) => Promise<void> }>('helping')
 const helpers = useHelpers()
@@ -127,7 +130,6 @@ async function start(more: Way & { byHand?: { engine: EngineChoice } }): Promise
     await session.saver.settled()
     if (session.conflict.value) return
     facts.runChanged(await call(startRun, { params, body: { id: crypto.randomUUID(), revision: session.saver.acknowledged, ...more } }))
-    recent.value?.show()
     await facts.loadVersionsAndKnown()
   })
   starting.value = false
@@ -163,8 +165,8 @@ async function planTrials(): Promise<void> {
   await session.saver.settled()
   await router.push(`/desk/${props.prompt.id}/plan`)
 }
-const takeOut = () => task(() => call(unmergePrompt, { params }).then(async () => (known.value = await call(readPrompt, { params }))))
-const putBack = () => task(() => call(putBackPrompt, { params }).then((prompt) => (known.value = prompt)))
+const unmerge = () => task(() => call(unmergePrompt, { params }).then(async () => (known.value = await call(readPrompt, { params }))))
+const restore = () => task(() => call(putBackPrompt, { params }).then((prompt) => (known.value = prompt)))
 const remove = () =>
   task(async () => {
     await session.saver.settled()
@@ -172,7 +174,7 @@ const remove = () =>
     await router.push('/shelf')
     await call(deletePrompt, { params })
     notices.show(`“${title.value}” is in the bin.`, {
-      action: { label: 'Restore', run: () => void putBack().then(() => router.push(`/desk/${props.prompt.id}`)) },
+      action: { label: 'Restore', run: () => void restore().then(() => router.push(`/desk/${props.prompt.id}`)) },
     })
   })
 
@@ -190,36 +192,42 @@ function tryAnyway(): void {
   goneOver.value = stopsKey()
   void tryIt(wanted)
 }
-function turn(by: number): void {
-  const names = Object.keys(SIDES) as Side[]
-  side.value = names[Math.max(0, Math.min(names.length - 1, names.indexOf(side.value) + by))]!
-  document.getElementById(`tab-${side.value}`)?.focus()
-}
+/** Pictures that a try with these settings brings, to keep their places before they come. */
+const expected = computed(() => draft.value.engines.reduce((sum, choice) => sum + countOf(settingsFor(draft.value, choice)), 0))
+const wide = useMediaQuery('(min-width: 1680px)')
+const STRIP = 104
+const STRIP_WIDE = 150
 
+const byKey: Readonly<Record<CommandOf<'desk'>, () => void>> = {
+  tryIt: () => void tryIt(),
+  undo: session.undo,
+  redo: session.redo,
+  nextFinding: () => void walkFindings(1),
+  previousFinding: () => void walkFindings(-1),
+  entry: () => void outline.value?.openEntry(),
+}
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.key === 'F2') {
-    event.preventDefault()
-    outline.value?.openEntry()
-    return
-  }
-  if (event.key === 'F8') {
-    event.preventDefault()
-    void walkFindings(event.shiftKey ? -1 : 1)
-    return
-  }
-  if ((event.ctrlKey || event.metaKey) && event.key === 'Enter') {
-    event.preventDefault()
-    void tryIt()
-    return
-  }
+  const command = pressed('desk', event)
   // Undo reaches the whole draft from outside the text, too, but not from a field that has an undo of its own.
   const inField = event.target instanceof HTMLElement && (event.target.isContentEditable || /^(INPUT|TEXTAREA)$/.test(event.target.tagName))
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !inField) {
-    event.preventDefault()
-    if (event.shiftKey) session.redo()
-    else session.undo()
-  }
+  if (!command || ((command === 'undo' || command === 'redo') && inField)) return
+  event.preventDefault()
+  byKey[command]()
 })
+/** What is done with the prompt as a whole: one list for its menu and for Go to. */
+const acts = computed((): PromptAct[] => {
+  const empty = draft.value.text.trim() === ''
+  return [
+    { name: 'Use in another project …', icon: mdiContentDuplicate, words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
+    { name: 'Make a template of it …', says: 'Phrases become slots', icon: mdiFormTextbox, words: 'slots frame placeholder reuse', disabled: phrases.value.length === 0, run: () => (slotting.value = []) },
+    { name: 'Plan trials …', says: 'Many options at once, on one sheet', icon: mdiTableLarge, words: 'batch matrix grid combinations experiment', disabled: empty, run: () => void planTrials() },
+    { name: 'Write it in a writing style …', icon: mdiFeather, words: 'voice rewrite tone', disabled: empty, run: () => void router.push(`/shelf/writing-styles?from=${props.prompt.id}`) },
+    { name: 'Make a character, place or style of it …', says: 'A part of a series', icon: mdiAccountBoxOutline, words: 'series part consistent actor look', disabled: phrases.value.length === 0, run: () => (makingPart.value = true) },
+    { name: 'Export …', says: 'This prompt with its versions and pictures, as a bundle', icon: mdiExport, words: 'download file zip', run: () => window.location.assign(`/api/shelf.bundle.zip?ids=${props.prompt.id}`) },
+    ...(known.value.deletedAt ? [] : [{ name: 'Delete this prompt', says: 'It goes to the bin, with its pictures', icon: mdiDeleteOutline, words: 'remove bin', last: true, run: () => void remove() }]),
+  ]
+})
+const goTo = (place: Side) => void (asking.close(), (side.value = place))
 useActions(() => [
   { name: 'Try it', words: 'run generate make pictures', run: () => void tryIt() },
   { name: 'Try again, same seed', words: 'repeat run', run: () => void tryIt(lastSeed.value === undefined ? {} : { seed: lastSeed.value }) },
@@ -231,54 +239,49 @@ useActions(() => [
   { name: 'Outline', words: 'phrases facets', run: () => void outline.value?.focus() },
   { name: 'Glossary entry of this phrase', words: 'term meaning companions', run: () => void outline.value?.openEntry() },
   { name: 'Checks', words: 'problems errors findings', run: () => void lookAtStops() },
-  { name: 'Output', words: 'what is sent', run: () => (side.value = 'output') },
-  { name: 'History', words: 'versions compare', run: () => (side.value = 'history') },
+  { name: 'Output', words: 'what is sent', run: () => goTo('output') },
+  { name: 'History', words: 'versions compare', run: () => goTo('history') },
+  { name: 'Tries of this prompt', words: 'proofs pictures runs results', run: () => goTo('proofs') },
+  { name: 'Helpers', words: 'language model assistant', run: () => goTo('helpers') },
   ...helpers.forDrafts.map(({ id, body }) => ({ name: `Helper: ${body.name}`, words: `language model ask ${body.does} ${body.tags.join(' ')}`, run: () => void openHelper(id) })),
-  { name: 'Helpers', words: 'language model assistant', run: () => (asking.close(), (side.value = 'helpers')) },
-  { name: 'Use in another project', words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
-  { name: 'Plan trials', words: 'batch matrix grid combinations experiment xy', run: () => void planTrials() },
-  { name: 'Write it in a writing style', words: 'style voice rewrite', run: () => void router.push(`/shelf/writing-styles?from=${props.prompt.id}`) },
-  { name: 'Make a template of this prompt', words: 'slots frame placeholder reuse', run: () => (slotting.value = []) },
-  { name: 'Make a character, place or style of this prompt', words: 'series part consistent actor look', run: () => (makingPart.value = true) },
-  { name: 'Delete this prompt', words: 'remove bin', run: () => void remove() },
+  ...acts.value,
 ])
 </script>
 
 <template>
   <main class="desk" :class="{ deciding }">
     <div class="writing">
-      <DeskHeader :known="known" :title="title" :tags="tags" :session="session" @change="facts.change" @put-back="putBack" @take-out="takeOut" />
+      <DeskHeader :known="known" :title="title" :tags="tags" :session="session" :acts="acts" @change="facts.change" @restore="restore" @unmerge="unmerge" />
       <div class="sheet">
-        <DraftText :session="session" />
-        <OutlineRows ref="outline" :session="session" @rephrase="openHelper('rephrase', $event)" @slot="slotting = [$event]">
-          <LeaveOutField :entries="draft.leaveOut" :house="house.rules.leaveOut" @change="session.change({ leaveOut: $event })" />
-        </OutlineRows>
+        <div class="manuscript">
+          <DraftText :session="session" />
+          <OutlineRows ref="outline" :session="session" @rephrase="openHelper('rephrase', $event)" @slot="slotting = [$event]">
+            <LeaveOutField :entries="draft.leaveOut" :house="house.rules.leaveOut" @change="session.change({ leaveOut: $event })" />
+          </OutlineRows>
+        </div>
       </div>
-      <p v-if="stops.length && side !== 'checks'" class="open-stops">{{ stops[0]!.reason }}{{ stops.length > 1 ? ` And ${stops.length - 1} more.` : '' }} <v-btn variant="text" @click="lookAtStops">Look</v-btn></p>
-      <SinceTried :prompt-id="prompt.id" :session="session" :version="since.version.value" :tried="since.tried.value" :changes="since.changes.value" />
-      <TrySettings :draft="draft" :starting="starting" :last-seed="lastSeed" @change="session.change($event)" @try="tryIt" @copy-for="copyFor" />
-      <RecentProofs ref="recent" :prompt-id="prompt.id" :project-id="prompt.projectId" :runs="runs" :session="session" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
+      <div class="trying">
+        <p v-if="stops.length && side !== 'checks'" class="open-stops">{{ stops[0]!.reason }}{{ stops.length > 1 ? ` And ${stops.length - 1} more.` : '' }} <v-btn variant="text" size="small" @click="lookAtStops">Look</v-btn></p>
+        <TrySettings :draft="draft" :starting="starting" :last-seed="lastSeed" @change="session.change($event)" @try="tryIt" @copy-for="copyFor" />
+      </div>
+      <LastTry class="strip" :prompt-id="prompt.id" :run="runs[0]" :starting="starting" :expected="expected" :changes="since.changes.value.length" :height="wide ? STRIP_WIDE : STRIP" @changed="facts.runChanged" @proof-changed="facts.proofChanged" @older="goTo('proofs')" @since="goTo('history')" />
     </div>
     <aside class="side">
       <ProposalPlace v-if="deciding" :asking="asking" :session="session" :around="around" :project-id="prompt.projectId" @close="asking.putAway()" />
-      <div v-show="!deciding" class="choice" role="tablist" aria-label="Beside the text">
-        <v-btn variant="text" v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" role="tab" aria-controls="side-panel" :aria-selected="side === key" :tabindex="side === key ? 0 : -1" @click="side = key" @keydown.right="turn(1)" @keydown.left="turn(-1)" class="lines">{{ name }}</v-btn>
-      </div>
-      <div v-show="!deciding" id="side-panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
+      <v-tabs v-show="!deciding" v-model="side" aria-label="Beside the text" grow>
+        <v-tab v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" :value="key" aria-controls="side-panel">{{ name }}</v-tab>
+      </v-tabs>
+      <div v-show="!deciding" id="side-panel" class="panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
         <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
         <OutputPanel v-if="side === 'output'" :session="session" :draft="draft" :output="output" :profile="profile" :asked="profiles" @show="shownEngine = $event" />
-        <HistoryPanel v-else-if="side === 'history'" :session="session" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
+        <template v-else-if="side === 'history'">
+          <SinceTried :prompt-id="prompt.id" :session="session" :version="since.version.value" :tried="since.tried.value" :changes="since.changes.value" />
+          <HistoryPanel :session="session" :versions="versions" :draft="draft" :parent="known.parent" @go-on="goOn" @use="(version: Version) => ((reuseVersion = version), (reuse = true))" @changed="facts.versionChanged" />
+        </template>
+        <RecentProofs v-else-if="side === 'proofs'" :prompt-id="prompt.id" :project-id="prompt.projectId" :runs="runs" :session="session" @changed="facts.runChanged" @proof-changed="facts.proofChanged" />
         <HelpersPanel v-else-if="side === 'helpers'" ref="helping" :asking="asking" :prompt-id="prompt.id" :text="draft.text" :phrases="phrases" :here="hereOf" :engine="firstEngine" />
       </div>
-      <p class="row-actions ends">
-        <v-btn variant="text" @click="(reuseVersion = undefined), (reuse = true)">Use in another project</v-btn>
-        <v-btn variant="text" :disabled="!draft.text.trim()" @click="planTrials">Plan trials</v-btn>
-        <v-btn variant="text" :disabled="!draft.text.trim()" @click="router.push(`/shelf/writing-styles?from=${prompt.id}`)">Write it in a writing style</v-btn>
-        <v-btn variant="text" :disabled="!phrases.length" @click="slotting = []">Make a template</v-btn>
-        <v-btn variant="text" :disabled="!phrases.length" @click="makingPart = true">Make a character, place or style</v-btn>
-        <v-btn variant="text" v-if="!known.deletedAt" @click="remove">Delete</v-btn>
-      </p>
-      <SavedText class="note" multiline :value="known.note" label="Note" :maxlength="10000" @save="facts.change({ note: $event })" />
+      <SavedText class="note" multiline :value="known.note" label="Note" placeholder="what the client said, where it is used" :maxlength="10000" @save="facts.change({ note: $event })" />
     </aside>
     <StopsDialog v-model="stopsOpen" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
     <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />
@@ -289,29 +292,49 @@ useActions(() => [
 </template>
 
 <style scoped>
+/* The window is the desk: the sheet takes what height is left, and scrolls by itself where a text is long. */
 .desk {
   display: grid;
-  grid-template-columns: minmax(560px, 1fr) minmax(300px, 372px);
-  min-height: 100vh;
+  grid-template-columns: minmax(520px, 1fr) minmax(300px, 380px);
+  height: 100vh;
 }
 /* Old beside new wants room; the text keeps its own. */
 .desk.deciding {
-  grid-template-columns: minmax(560px, 1fr) minmax(360px, 500px);
+  grid-template-columns: minmax(520px, 1fr) minmax(360px, 500px);
 }
 .writing {
   display: grid;
-  gap: 14px;
-  align-content: start;
-  padding: 20px 28px 48px;
+  grid-template: 'header' auto 'sheet' minmax(160px, 1fr) 'trying' auto 'strip' auto / minmax(0, 1fr);
+  gap: 10px;
+  height: 100vh;
+  padding: 12px 24px 8px;
   min-width: 0;
 }
+.writing > header {
+  grid-area: header;
+}
 .sheet {
+  grid-area: sheet;
   position: relative;
   display: grid;
-  gap: 12px;
-  padding: 18px 24px 14px;
+  min-height: 0;
+  margin-top: 4px;
   background: var(--sheet);
   border: 1px solid var(--rule);
+}
+.manuscript {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  padding: 10px 22px 8px;
+  overflow-y: auto;
+}
+.trying {
+  grid-area: trying;
+}
+.strip {
+  grid-area: strip;
+  min-height: 163px;
 }
 /* Registration marks at the sheet's upper corners. */
 .sheet::before,
@@ -334,38 +357,58 @@ useActions(() => [
 .side {
   display: flex;
   flex-direction: column;
-  gap: 16px;
-  padding: 22px 24px 24px;
+  gap: 12px;
+  height: 100vh;
+  padding: 10px 20px 12px;
   border-left: 1px solid var(--rule);
   min-width: 0;
+}
+.panel {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 2px 4px;
+  margin: 0 -4px;
 }
 .open-stops {
   padding-left: 12px;
   border-left: 2px solid var(--accent);
 }
-.choice {
-  display: flex;
-  gap: 20px;
-  border-bottom: 1px solid var(--rule);
-}
-.choice button {
-  padding: 0 0 6px;
-  border: 0;
-  border-bottom: 2px solid transparent;
-  background: none;
-  cursor: pointer;
-  font-size: 15px;
-  margin-bottom: -1px;
-}
-.choice button[aria-selected='true'] {
-  border-color: var(--accent);
-  font-weight: 600;
-}
-.ends {
-  margin-top: auto;
-}
-.note textarea {
-  width: 100%;
-  resize: vertical;
+/* Wide: text, outline, place and the last try stand beside one another. */
+@media (min-width: 1680px) {
+  .desk {
+    grid-template-columns: minmax(0, 1fr) 420px;
+  }
+  .desk.deciding {
+    grid-template-columns: minmax(0, 1fr) 520px;
+  }
+  .writing {
+    grid-template: 'header header' auto 'sheet strip' minmax(160px, 1fr) 'trying strip' auto / minmax(0, 1fr) 300px;
+    gap: 12px 24px;
+    padding: 18px 28px 14px;
+  }
+  .manuscript {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 28px;
+    padding: 18px 26px;
+  }
+  .manuscript :deep(.outline) {
+    border-top: 0;
+    padding-top: 0;
+  }
+  .strip {
+    padding: 0 0 0 24px;
+    border-top: 0;
+    border-left: 1px solid var(--rule);
+    overflow-y: auto;
+  }
+  .strip :deep(.bar) {
+    flex-wrap: wrap;
+    white-space: normal;
+  }
+  .strip :deep(.tiles) {
+    flex-direction: column;
+    overflow: visible;
+  }
 }
 </style>

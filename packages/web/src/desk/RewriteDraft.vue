@@ -31,15 +31,16 @@ useActions(() => [
 <template>
   <p v-if="shown" class="rewriting">
     <span class="soft">Write it</span>
-    <v-btn variant="text" :disabled="!ready" @click="rewrite('sentences')">as sentences</v-btn>
-    <v-btn variant="text" :disabled="!ready" @click="rewrite('list')">as a list</v-btn>
+    <v-btn variant="text" size="small" :disabled="!ready" @click="rewrite('sentences')">as sentences</v-btn>
+    <v-btn variant="text" size="small" :disabled="!ready" @click="rewrite('list')">as a list</v-btn>
   </p>
 </template>
 
 <style scoped>
 .rewriting {
   display: flex;
-  gap: 10px;
-  font-size: 12.5px;
+  gap: 4px;
+  align-items: center;
+  font-size: 13px;
 }
 </style>

@@ -1,25 +1,32 @@
 <script setup lang="ts">
+import { mdiChevronDown, mdiPlus } from '@mdi/js'
 import { costOf, type Draft, ELSEWHERE, type EngineChoice, type EngineProfile, type Settings, settingsFor, sumByUnit } from '@idolon/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { useTask } from '../notices/notices.ts'
+import { PICTURES, uploadPicture } from '../proofs/upload.ts'
+import ChoiceMenu from '../shared/ChoiceMenu.vue'
+import { usePickFiles } from '../shared/pick-files.ts'
 import { sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import EngineRow from './EngineRow.vue'
-import OtherWays from './OtherWays.vue'
 import ReferenceRows from './ReferenceRows.vue'
+import StepThrough from './StepThrough.vue'
 import type { Way } from './sweep.ts'
 
-/** The engines that are asked, each with what it is asked for; the seed; what it costs in all; and the button that tries the prompt. */
+/** The engines that are asked, each with what it is asked for; what it costs in all; and the button that tries the prompt. */
 const props = defineProps<{ draft: Draft; starting: boolean; lastSeed?: number | undefined }>()
 const emit = defineEmits<{ change: [change: Partial<Draft>]; try: [way?: Way]; copyFor: [choice: EngineChoice] }>()
 const engines = useEngines()
+const task = useTask()
 const MOST = 12
+const stepping = ref(false)
 
 const rows = computed(() => props.draft.engines.map((choice) => ({ choice, profile: engines.find(choice.engine, choice.revision), settings: settingsFor(props.draft, choice) })))
 const several = computed(() => rows.value.length > 1)
 const costs = computed(() => sumByUnit(rows.value.flatMap(({ profile, settings }) => (profile ? [{ unit: profile.costUnit, amount: costOf(profile, settings) }] : []))))
 const nothing = computed(() => props.draft.text.trim() === '')
 const unconnected = computed(() => rows.value.filter(({ profile }) => !engines.isConnected(profile)).map(({ profile, choice }) => profile?.name ?? choice.engine))
-const why = computed(() => (nothing.value ? 'Write what the picture shows first' : unconnected.value.length ? `${unconnected.value.join(' and ')} cannot be asked from here; copy the output instead, or leave it out` : 'Ctrl Enter'))
+const why = computed(() => (nothing.value ? 'Write what the picture shows first' : unconnected.value.length ? `${unconnected.value.join(' and ')} cannot be asked from here; copy the output instead, or remove it` : 'Ctrl Enter'))
 const ready = computed(() => !nothing.value && !props.starting && rows.value.length > 0 && unconnected.value.length === 0)
 
 const setEngines = (list: EngineChoice[]) => emit('change', { engines: list })
@@ -44,70 +51,72 @@ function set(i: number, changes: Record<string, string | number | undefined>): v
   if (several.value) setEngines(props.draft.engines.with(i, withOwn(changed(own))))
   else emit('change', { settings: changed(props.draft.settings), ...(own ? { engines: [withOwn(without(own))] } : {}) })
 }
-function setSeed(event: Event): void {
-  const { value: typed } = event.target as HTMLInputElement
-  const { seed: _, ...rest } = props.draft.settings
-  if (typed.trim() === '') emit('change', { settings: rest })
-  else if (/^\d+$/.test(typed.trim())) emit('change', { settings: { ...rest, seed: Math.min(2_147_483_646, Number(typed)) } })
+const pickReference = usePickFiles({ accept: PICTURES }, ([file]) => {
+  if (file) void task(async () => emit('change', { references: [...props.draft.references, { reference: (await uploadPicture(file)).sha256, role: 'layout', strength: 50 }] }))
+})
+
+const ways = computed(() => [
+  ...(ready.value && props.lastSeed !== undefined ? [{ title: 'Try again, same seed', value: 'same', detail: `Seed ${props.lastSeed}: what changes is what you changed` }] : []),
+  ...(ready.value ? [{ title: 'Try again, new seeds', value: 'new' }, { title: 'Step through a setting …', value: 'step' }] : []),
+  { title: 'Add a reference picture …', value: 'reference' },
+  ...(nothing.value ? [] : [{ title: 'Import pictures made elsewhere', value: 'elsewhere', detail: 'Freezes this version and waits for them' }]),
+])
+const act: Readonly<Record<string, () => void>> = {
+  same: () => emit('try', { seed: props.lastSeed ?? null }),
+  new: () => emit('try', { seed: null }),
+  step: () => (stepping.value = true),
+  reference: () => pickReference(),
+  elsewhere: () => emit('copyFor', { engine: ELSEWHERE.id }),
 }
 </script>
 
 <template>
   <!-- No form: Enter in a field must never spend. -->
   <div class="settings" role="group" aria-label="How to try it">
-    <EngineRow
-      v-for="(row, i) in rows"
-      :key="i"
-      :profile="row.profile"
-      :settings="row.settings"
-      :several="several"
-      @choose="choose(i, $event)"
-      @set="set(i, $event)"
-      @remove="setEngines(draft.engines.toSpliced(i, 1))"
-      @copy="emit('copyFor', row.choice)"
-    />
-    <ReferenceRows v-if="draft.references.length" :references="draft.references" @change="emit('change', { references: $event })" />
-    <div class="last">
-      <v-btn variant="text" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Ask another engine too' : 'Choose an engine' }}</v-btn>
-      <OtherWays :rows="rows" :references="draft.references" :last-seed="lastSeed" :ready="ready" @try="emit('try', $event)" @import="emit('copyFor', { engine: ELSEWHERE.id })" @references="emit('change', { references: $event })" />
-      <v-text-field label="Seed" inputmode="numeric" placeholder="any" :model-value="draft.settings['seed'] ?? ''" @input="setSeed" class="seed" />
-      <div class="go">
-        <span class="soft cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>
-        <v-btn color="primary" variant="flat" :disabled="!ready" v-tooltip="why" @click="emit('try')">Try it</v-btn>
-      </div>
+    <div class="rows">
+      <EngineRow
+        v-for="(row, i) in rows"
+        :key="i"
+        :profile="row.profile"
+        :settings="row.settings"
+        :several="several"
+        @choose="choose(i, $event)"
+        @set="set(i, $event)"
+        @remove="setEngines(draft.engines.toSpliced(i, 1))"
+        @copy="emit('copyFor', row.choice)"
+      />
+      <ReferenceRows v-if="draft.references.length" :references="draft.references" @change="emit('change', { references: $event })" />
     </div>
+    <div class="go">
+      <v-btn variant="text" :prepend-icon="mdiPlus" :disabled="rows.length >= MOST" @click="add">{{ rows.length ? 'Add an engine' : 'Choose an engine' }}</v-btn>
+      <ChoiceMenu label="Other ways to try" :icon="mdiChevronDown" :items="ways" @choose="act[$event]?.()" />
+      <span class="cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>
+      <v-btn v-tooltip="why" class="try" color="primary" variant="flat" :disabled="!ready" :loading="starting" @click="emit('try')">Try it</v-btn>
+    </div>
+    <StepThrough v-model="stepping" :rows="rows" @try="emit('try', $event)" />
   </div>
 </template>
 
 <style scoped>
 .settings {
   display: grid;
-  gap: 10px;
-}
-.last {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 18px;
-  align-items: center;
-}
-.seed {
-  display: flex;
   gap: 6px;
-  align-items: center;
 }
-.seed input {
-  width: 92px;
+.rows {
+  display: grid;
+  gap: 11px;
+  padding-top: 5px;
 }
 .go {
-  margin-left: auto;
   display: flex;
-  gap: 12px;
+  gap: 4px;
   align-items: center;
 }
 .cost {
+  margin: 0 10px 0 auto;
   white-space: nowrap;
 }
-.do {
-  padding-inline: 20px;
+.try {
+  min-width: 92px;
 }
 </style>

@@ -3,6 +3,8 @@ import { type FoundFrame, type PromptSummary, searchShelf } from '@idolon/contra
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
+import { addressOf, VIEWS } from '../app/views.ts'
+import { holdKeys } from '../prompts/early-keys.ts'
 import { useProjects } from '../stores/projects.ts'
 import { type Action, actions } from './actions.ts'
 
@@ -11,6 +13,8 @@ interface Target {
   name: string
   kind: string
   run: () => void
+  /** One writes at once after it. */
+  writes?: boolean | undefined
 }
 
 const open = defineModel<boolean>({ required: true })
@@ -23,19 +27,6 @@ const at = ref(0)
 const input = ref<HTMLInputElement>()
 const searching = ref(false)
 
-const VIEWS = [
-  { name: 'Begin', path: '/', words: 'home start new' },
-  { name: 'Desk', path: '/desk', words: 'editor write draft' },
-  { name: 'Proofs', path: '/proofs', words: 'results images pictures gallery batch runs' },
-  { name: 'Shelf', path: '/shelf', words: 'library prompts search collection' },
-  { name: 'Import prompts', path: '/shelf/in', words: 'import csv json markdown upload bundle folder' },
-  { name: 'References', path: '/references', words: 'picture image caption describe palette measure' },
-  { name: 'Proof sheet', path: '/proofs/sheet', words: 'grid contact compare select' },
-  { name: 'Bin', path: '/bin', words: 'trash deleted restore undelete' },
-  { name: 'Glossary', path: '/glossary', words: 'vocabulary terms words style' },
-  { name: 'Engines', path: '/engines', words: 'models generators profiles settings' },
-]
-
 const fits = (text: string) => {
   const words = typed.value.toLowerCase().split(/\s+/).filter(Boolean)
   const lower = text.toLowerCase()
@@ -43,9 +34,9 @@ const fits = (text: string) => {
 }
 
 const targets = computed<Target[]>(() => {
-  const views = VIEWS.filter((view) => fits(`${view.name} ${view.words}`)).map((view) => ({ id: view.path, name: view.name, kind: 'View', run: () => void router.push(view.path) }))
+  const views = VIEWS.filter((view) => view.goTo && fits(`${view.title} ${view.words ?? ''}`)).map((view) => ({ id: view.path, name: view.title, kind: 'View', run: () => void router.push(addressOf(view)) }))
   const places = projects.open.filter((project) => fits(`${project.name} project`)).map((project) => ({ id: project.id, name: project.name, kind: 'Project', run: () => void router.push(`/projects/${project.id}`) }))
-  const doable = actions.value.filter((action: Action) => fits(`${action.name} ${action.words ?? ''}`)).map((action) => ({ id: action.name, name: action.name, kind: 'Action', run: action.run }))
+  const doable = actions.value.filter((action: Action) => fits(`${action.name} ${action.words ?? ''}`)).map((action) => ({ id: action.name, name: action.name, kind: 'Action', run: action.run, writes: action.writes }))
   const prompts = (found.value.words === typed.value ? found.value.rows : []).map((prompt) => ({ id: prompt.id, name: prompt.title, kind: projects.byId(prompt.projectId)?.name ?? 'Prompt', run: () => void router.push(`/desk/${prompt.id}`) }))
   const frames = (found.value.words === typed.value ? found.value.frames : []).map(({ kind, id, name }) => ({ id, name, kind: kind === 'template' ? 'Template' : 'Writing style', run: () => void router.push(kind === 'template' ? `/shelf/templates/${id}` : `/shelf/writing-styles/${id}`) }))
   // What is called so comes before what is only meant by the words.
@@ -95,6 +86,8 @@ let chosen: Target | undefined
 function choose(target: Target | undefined): void {
   if (!target) return
   chosen = target
+  // What is typed while the dialog closes is meant for what it leads to.
+  if (target.writes) holdKeys()
   open.value = false
 }
 
@@ -112,12 +105,24 @@ function move(by: number): void {
 <template>
   <v-dialog v-model="open" :transition="false" max-width="620" aria-label="Go to" @after-leave="closed">
     <div class="dialog goto">
-      <v-text-field label="Go to a prompt, a view or an action" ref="input" v-model="typed" role="combobox" aria-expanded="true" aria-controls="targets" :aria-activedescendant="targets.length ? `target-${at}` : undefined" placeholder="A prompt, a view or an action" @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="choose(targets[at])" />
-      <ul id="targets" role="listbox" aria-label="Places and actions">
-        <li v-for="(target, i) in targets" :id="`target-${i}`" :key="target.kind + target.id" role="option" :aria-selected="i === at" @mousemove="at = i" @click="choose(target)">
-          <span>{{ target.name }}</span><span class="soft">{{ target.kind }}</span>
-        </li>
-      </ul>
+      <v-text-field
+        ref="input"
+        v-model="typed"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="targets"
+        label="Go to a prompt, a view or an action"
+        placeholder="heron, trial plan, dark theme"
+        :aria-activedescendant="targets.length ? `target-${at}` : undefined"
+        @keydown.down.prevent="move(1)"
+        @keydown.up.prevent="move(-1)"
+        @keydown.enter.prevent="choose(targets[at])"
+      />
+      <v-list id="targets" class="flush" role="listbox" aria-label="Places and actions" bg-color="transparent">
+        <v-list-item v-for="(target, i) in targets" :id="`target-${i}`" :key="target.kind + target.id" role="option" tabindex="-1" :aria-selected="i === at" :class="{ at: i === at }" :title="target.name" @mousemove="at = i" @click="choose(target)">
+          <template #append><span class="soft">{{ target.kind }}</span></template>
+        </v-list-item>
+      </v-list>
       <p v-if="targets.length === 0 && !searching" class="soft">Nothing is called that. Try fewer words, or other ones.</p>
     </div>
   </v-dialog>
@@ -125,34 +130,14 @@ function move(by: number): void {
 
 <style scoped>
 .goto {
-  padding: 16px;
+  padding: 18px 16px 12px;
 }
-.goto input {
-  width: 100%;
-  padding: 9px 12px;
-  font-size: 16px;
-}
-ul {
-  margin-top: 10px;
+.v-list {
+  margin-top: 6px;
+  padding: 0;
   max-height: 52vh;
-  overflow: auto;
 }
-li {
-  display: flex;
-  justify-content: space-between;
-  gap: 20px;
-  padding: 6px 12px;
-  cursor: pointer;
-}
-li > span:first-child {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-li > span:last-child {
-  flex: none;
-}
-li[aria-selected='true'] {
+.at {
   background: var(--wash);
   box-shadow: inset 3px 0 var(--accent);
 }

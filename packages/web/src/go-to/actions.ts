@@ -5,6 +5,8 @@ export interface Action {
   name: string
   /** Other words people use for it; found, not shown. */
   words?: string
+  /** One writes at once after it: what is typed meanwhile is held. */
+  writes?: boolean
   run: () => void
 }
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Verdict } from '@idolon/contract'
 import { computed } from 'vue'
-import { keyLines, letterKeys, VERDICTS, verdictKeys } from './keys.ts'
+import { keyLines } from './key-map.ts'
+import { letterKeys, VERDICTS, verdictKeys } from './letters.ts'
 
 const open = defineModel<boolean>({ required: true })
 const groups = computed(keyLines)

@@ -4,6 +4,7 @@ import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
+import { heldKeys, holdKeys } from './early-keys.ts'
 
 /** Ways to begin a prompt, each of which ends on the Desk. */
 export function useNewPrompt() {
@@ -15,11 +16,19 @@ export function useNewPrompt() {
   async function open(prompt: Prompt): Promise<void> {
     await router.push(`/desk/${prompt.id}`)
   }
-  const fromNothing = () =>
-    task(async () => {
-      const project = await projects.currentOrFirst()
-      await open(await call(createPrompt, { body: { projectId: project.id } }))
+  /** What is typed at once is held until the text is there to take it. */
+  const fromNothing = () => {
+    holdKeys()
+    return task(async () => {
+      try {
+        const project = await projects.currentOrFirst()
+        await open(await call(createPrompt, { body: { projectId: project.id } }))
+      } catch (error) {
+        heldKeys()
+        throw error
+      }
     })
+  }
   const fromPrompt = (promptId: string, projectId: string, versionId?: string) =>
     task(async () => {
       await open(await call(createPrompt, { body: { projectId, from: { promptId, ...(versionId ? { versionId } : {}) } } }))

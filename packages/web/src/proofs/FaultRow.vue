@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Fault, FAULTS } from '@idolon/core'
-import { faultKeys, letterKeys } from '../keys/keys.ts'
+import { faultKeys, letterKeys } from '../keys/letters.ts'
 
 /** The faults that a proof may have, each a switch with its letter. */
 defineProps<{ faults: readonly Fault[]; disabled?: boolean }>()

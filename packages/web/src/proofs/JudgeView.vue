@@ -4,7 +4,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { messageOf } from '../api/problem.ts'
-import { isLetter, letterKeys } from '../keys/keys.ts'
+import { pressed } from '../keys/key-map.ts'
+import { letterKeys } from '../keys/letters.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import RankChart from './RankChart.vue'
@@ -48,15 +49,12 @@ const together = computed(() => sitting.value?.apart.value.some((apart) => !apar
 const answer = (better: Answer) => task(async () => sitting.value?.answer(better))
 const takeBack = () => task(async () => sitting.value?.takeBack())
 function onKey(event: KeyboardEvent): void {
-  if (event.ctrlKey || event.metaKey || event.altKey) {
-    if (event.key.toLowerCase() !== 'z') return
-    void takeBack()
-  } else if (event.key === 'ArrowLeft' || isLetter(event, 'l')) void answer('left')
-  else if (event.key === 'ArrowRight' || isLetter(event, 'r')) void answer('right')
-  else if (event.key === 'ArrowDown' || isLetter(event, 'c')) void answer(null)
-  else if (event.key === 'Backspace') void takeBack()
+  const command = pressed('judging', event)
+  if (command === 'left' || command === 'right') void answer(command)
+  else if (command === 'neither') void answer(null)
+  else if (command === 'undo') void takeBack()
+  else if (command === 'leave') router.back()
   else if (event.key === 'Enter' && event.target === area.value) done.value = true
-  else if (event.key === 'Escape') router.back()
   else return
   event.preventDefault()
 }

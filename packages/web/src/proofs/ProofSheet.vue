@@ -5,6 +5,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { type Arrangement, CAPTION, GAP, layOut, NAMES, otherOptions, step, tileWidth } from './sheet-layout.ts'
 import SheetTile from './SheetTile.vue'
+import { pressed } from '../keys/key-map.ts'
 
 /** Proofs in rows and columns, any number of them: only what is in sight is drawn. One is reached by arrows, many are selected. */
 const props = defineProps<{ proofs: SheetProof[]; arrangement: Arrangement; height: number; selected: ReadonlySet<string> }>()
@@ -72,10 +73,11 @@ function onKey(event: KeyboardEvent): void {
   const focused = props.proofs[at.value]
   if (!focused) return
   const next = step(layout.value, at.value, event.key)
-  if (event.key === ' ') toggle(at.value)
-  else if (event.key === 'Enter') emit('open', focused)
-  else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') emit('select', new Set(props.proofs.map(({ id }) => id)))
-  else if (event.key === 'Escape' && props.selected.size) emit('select', new Set())
+  const command = pressed('sheet', event)
+  if (command === 'select') toggle(at.value)
+  else if (pressed('picture', event) === 'open') emit('open', focused)
+  else if (command === 'all') emit('select', new Set(props.proofs.map(({ id }) => id)))
+  else if (command === 'none' && props.selected.size) emit('select', new Set())
   else if (/^(?:Arrow(?:Left|Right|Up|Down)|Home|End)$/.test(event.key)) {
     if (next !== undefined) {
       if (event.shiftKey) emit('select', new Set([...props.selected, ...idsBetween(at.value, next)]))

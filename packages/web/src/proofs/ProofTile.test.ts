@@ -2,7 +2,7 @@ import type { Proof } from '@idolon/contract'
 import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { letterKeys } from '../keys/keys.ts'
+import { letterKeys } from '../keys/letters.ts'
 import { aProof } from '../testing.test-support.ts'
 import ProofTile from './ProofTile.vue'
 

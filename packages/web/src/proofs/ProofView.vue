@@ -10,7 +10,8 @@ import { ApiProblem, messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useActions } from '../go-to/actions.ts'
-import { faultFor, isLetter, letterKeys, verdictFor, verdictKeys, VERDICTS } from '../keys/keys.ts'
+import { faultFor, pressed, verdictFor } from '../keys/key-map.ts'
+import { letterKeys, verdictKeys, VERDICTS } from '../keys/letters.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts, sayExactly } from '../shared/said.ts'
 import SavedText from '../shared/SavedText.vue'
@@ -136,25 +137,25 @@ const again = () =>
     if (proof.value) proof.value = await call(askAgain, { params: { proof: proof.value.id } })
   })
 
+/** How far a key moves a picture that is larger than its frame, in pixels. */
+const PANS: Readonly<Record<string, [number, number]>> = { ArrowUp: [0, 60], ArrowDown: [0, -60], ArrowLeft: [60, 0], ArrowRight: [-60, 0] }
 function onKey(event: KeyboardEvent): void {
-  if (event.ctrlKey || event.metaKey || event.altKey) return
   const verdict = verdictFor(event)
-  const pans: Record<string, [number, number]> = { ArrowUp: [0, 60], ArrowDown: [0, -60] }
   const fault = faultFor(event)
+  const large = pressed('large', event)
+  const picture = pressed('picture', event)
+  const pan = zoom.scale.value > 1 ? PANS[event.key] : undefined
   if (verdict) void judge(verdict)
   else if (fault && proof.value?.picture) void blame(fault)
-  else if (isLetter(event, 'n')) noteField.value?.querySelector('textarea')?.focus()
-  else if (isLetter(event, 'w') && proof.value?.faults.length) void regionList.value?.add(proof.value.faults.at(-1)!)
-  else if (event.key === 'Delete') void remove()
-  else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
-    const by = event.key === 'ArrowLeft' ? -1 : 1
-    if (zoom.scale.value > 1 && event.shiftKey) zoom.pan(-60 * by, 0)
-    else step(by)
-  }
-  else if (pans[event.key] && zoom.scale.value > 1) zoom.pan(...(pans[event.key] as [number, number]))
-  else if (event.key === '+' || event.key === '=') zoom.by(1)
-  else if (event.key === '-') zoom.by(-1)
-  else if (event.key === '0') zoom.whole()
+  else if (pan && (event.shiftKey || event.key === 'ArrowUp' || event.key === 'ArrowDown')) zoom.pan(...pan)
+  else if (picture === 'note') noteField.value?.querySelector('textarea')?.focus()
+  else if (picture === 'remove') void remove()
+  else if (picture === 'previous') step(-1)
+  else if (picture === 'next') step(1)
+  else if (large === 'mark' && proof.value?.faults.length) void regionList.value?.add(proof.value.faults.at(-1)!)
+  else if (large === 'zoomIn') zoom.by(1)
+  else if (large === 'zoomOut') zoom.by(-1)
+  else if (large === 'fit') zoom.whole()
   else return
   event.preventDefault()
 }

@@ -9,18 +9,13 @@ import { useNow } from '../shared/use-now.ts'
 import ImportPictures from './ImportPictures.vue'
 import { engineName } from './proof-name.ts'
 import ProofTile from './ProofTile.vue'
+import { useTileSteps } from './tile-steps.ts'
 
 /** The proofs of one run in one row, with what was asked for. */
 const props = withDefaults(defineProps<{ run: Run; proofs?: Proof[] | undefined; height?: number; titled?: boolean }>(), { height: 150, proofs: undefined })
 const emit = defineEmits<{ changed: [run: Run]; proofChanged: [proof: Proof] }>()
 const task = useTask()
 const now = useNow()
-const tiles = new Map<string, InstanceType<typeof ProofTile>>()
-function keepTile(id: string, tile: unknown): void {
-  if (tile) tiles.set(id, tile as InstanceType<typeof ProofTile>)
-  else tiles.delete(id)
-}
-
 const shown = computed(() => props.proofs ?? props.run.proofs)
 const named = useEngines()
 const engines = computed(() => props.run.proofs.length === 0 ? props.run.engines.map(({ engine, revision }) => `${named.find(engine, revision)?.name ?? engine} ${revision ?? ''}`).join(', ') : [...new Set(props.run.proofs.map(({ engine }) => `${engine.name} ${engine.revision}${engine.simulated ? ' (simulated)' : ''}`))].join(', '))
@@ -33,12 +28,7 @@ const rows = computed(() => {
   }
   return [...byEngine].map(([name, proofs]) => ({ name, proofs, back: proofs.filter(({ state }) => state !== 'asked' && state !== 'sent').length }))
 })
-/** From one proof to the next, over the ends of rows. */
-function move(from: Proof, by: number): void {
-  const order = rows.value.flatMap(({ proofs }) => proofs)
-  const next = order[order.indexOf(from) + by]
-  if (next) tiles.get(next.id)?.focus()
-}
+const { keep, move } = useTileSteps(() => rows.value.flatMap(({ proofs }) => proofs))
 const done = computed(() => props.run.proofs.filter(({ state }) => state !== 'asked' && state !== 'sent').length)
 const running = computed(() => done.value < props.run.proofs.length)
 const line = computed(() => {
@@ -72,7 +62,7 @@ const stop = () =>
     <div v-for="row in rows" :key="row.name" class="engine">
       <p v-if="rows.length > 1" class="name">{{ row.name }}<span v-if="row.back < row.proofs.length" class="soft">, {{ row.back }} of {{ row.proofs.length }} back</span></p>
       <div class="tiles">
-        <ProofTile v-for="proof in row.proofs" :key="proof.id" :ref="(tile) => keepTile(proof.id, tile)" :proof="proof" :height="height" @changed="emit('proofChanged', $event)" @move="move(proof, $event)" />
+        <ProofTile v-for="proof in row.proofs" :key="proof.id" :ref="(tile) => keep(proof.id, tile)" :proof="proof" :height="height" @changed="emit('proofChanged', $event)" @move="move(proof, $event)" />
       </div>
     </div>
   </section>

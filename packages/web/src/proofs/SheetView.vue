@@ -7,7 +7,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
 import { useActions } from '../go-to/actions.ts'
-import { isLetter, VERDICTS } from '../keys/keys.ts'
+import { pressed } from '../keys/key-map.ts'
+import { VERDICTS } from '../keys/letters.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
@@ -142,8 +143,8 @@ function onKey(event: KeyboardEvent, focused: SheetProof): void {
   const of = chosen.value.length ? chosen.value : [focused]
   const body = manyChangeFor(event, of)
   if (body) void change(of, body)
-  else if (isLetter(event, 'n')) void beginNote(focused)
-  else if (event.key === 'Delete') void remove(of)
+  else if (pressed('picture', event) === 'note') void beginNote(focused)
+  else if (pressed('picture', event) === 'remove') void remove(of)
   else return
   event.preventDefault()
 }

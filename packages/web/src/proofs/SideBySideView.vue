@@ -6,7 +6,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { messageOf } from '../api/problem.ts'
 import { useActions } from '../go-to/actions.ts'
-import { isLetter, letterKeys } from '../keys/keys.ts'
+import { pressed } from '../keys/key-map.ts'
+import { letterKeys } from '../keys/letters.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
@@ -84,20 +85,22 @@ function onKey(event: KeyboardEvent): void {
   const pans: Record<string, [number, number]> = { ArrowUp: [0, 60], ArrowDown: [0, -60], ArrowLeft: [60, 0], ArrowRight: [-60, 0] }
   const proof = shown.value[flip.value ? 0 : at.value]
   const pan = pans[event.key]
+  const large = pressed('large', event)
+  const picture = pressed('picture', event)
   const change = proof && changeFor(event, proof)
   if (change) void task(async () => mark(await markProof(proof.id, change)))
-  else if (isLetter(event, 'f')) {
+  else if (large === 'flip') {
     flip.value = !flip.value
     seen.value = 0
-  } else if (event.key === ' ' && flip.value) turn()
+  } else if (large === 'turn' && flip.value) turn()
   else if (pan && state.scale.value > 1) {
     state.x.value += pan[0]
     state.y.value += pan[1]
-  } else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') at.value = Math.min(list.value.length - 1, Math.max(0, at.value + (event.key === 'ArrowLeft' ? -1 : 1)))
-  else if (event.key === '+' || event.key === '=') zoomBy(1)
-  else if (event.key === '-') zoomBy(-1)
-  else if (event.key === '0') whole()
-  else if (event.key === 'Escape') router.back()
+  } else if (picture === 'previous' || picture === 'next') at.value = Math.min(list.value.length - 1, Math.max(0, at.value + (picture === 'previous' ? -1 : 1)))
+  else if (large === 'zoomIn') zoomBy(1)
+  else if (large === 'zoomOut') zoomBy(-1)
+  else if (large === 'fit') whole()
+  else if (pressed('everywhere', event) === 'close') router.back()
   else return
   event.preventDefault()
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { VERDICTS } from '../keys/keys.ts'
+import { VERDICTS } from '../keys/letters.ts'
 
 /** Proofs of one verdict, of none yet, or all. */
 defineProps<{ verdict: string }>()

@@ -1,7 +1,7 @@
 import { changeProof, changeProofs, type Proof, type Verdict } from '@idolon/contract'
 import type { Fault } from '@idolon/core'
 import { call } from '../api/call.ts'
-import { faultFor, verdictFor } from '../keys/keys.ts'
+import { faultFor, verdictFor } from '../keys/key-map.ts'
 import { useNotices } from '../notices/notices.ts'
 
 type Marked = Pick<Proof, 'id' | 'verdict' | 'faults'>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ProposalUnit } from '@idolon/core/helper'
 import { computed, ref } from 'vue'
-import { letterKeys } from '../keys/keys.ts'
+import { pressed } from '../keys/key-map.ts'
 import { sayDifference } from '../proofs/difference-words.ts'
 import { useEngines } from '../stores/engines.ts'
 
@@ -10,25 +10,25 @@ const props = defineProps<{ unit: ProposalUnit; ready: boolean; narrow?: boolean
 const emit = defineEmits<{ take: []; leave: [] }>()
 const engines = useEngines()
 const root = ref<HTMLElement>()
-const takeButton = ref<HTMLButtonElement>()
+const takeButton = ref<{ $el: HTMLElement }>()
 const difference = computed(() => props.unit.difference)
 const grave = computed(() => props.unit.findings.filter(({ severity }) => severity !== 'tip'))
 const words = computed(() => difference.value.kind === 'phrase')
 
 function step(by: number): void {
   const rows = [...(root.value?.closest('.units')?.querySelectorAll<HTMLElement>('[data-unit]') ?? [])]
-  rows[rows.indexOf(takeButton.value!) + by]?.focus()
+  rows[rows.indexOf(takeButton.value!.$el) + by]?.focus()
 }
 /** What cannot be taken can still be reached, so that one may read why. */
 function take(): void {
   if (!props.unit.breaksLocked) emit('take')
 }
 function onKey(event: KeyboardEvent): void {
-  const letter = letterKeys.value && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
-  if (event.key === 'ArrowDown') step(1)
-  else if (event.key === 'ArrowUp') step(-1)
-  else if (letter === 'a') take()
-  else if (letter === 'r') emit('leave')
+  const command = pressed('proposal', event)
+  if (command === 'next') step(1)
+  else if (command === 'previous') step(-1)
+  else if (command === 'accept') take()
+  else if (command === 'reject') emit('leave')
   else return
   event.preventDefault()
 }

@@ -4,6 +4,7 @@ import { usePreferredReducedMotion, useRafFn } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSeries } from './use-series.ts'
+import { pressed } from '../keys/key-map.ts'
 
 /** The chosen proofs in their order, each for its seconds with its camera move and caption: for judging rhythm. */
 const route = useRoute()
@@ -60,12 +61,13 @@ const transform = computed(() => {
 })
 function onKey(event: KeyboardEvent): void {
   if (event.target instanceof HTMLElement && event.target.matches('input, select, textarea') && event.key !== 'Escape') return
-  if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) {
+  const command = pressed('played', event)
+  if (command === 'pause' && !(event.target instanceof HTMLButtonElement)) {
     event.preventDefault()
     toggle()
-  } else if (event.key === 'ArrowRight') to(now.value.scene + 1)
-  else if (event.key === 'ArrowLeft') to(now.value.into > 1 ? now.value.scene : now.value.scene - 1)
-  else if (event.key === 'Home') seconds.value = 0
+  } else if (command === 'next') to(now.value.scene + 1)
+  else if (command === 'previous') to(now.value.into > 1 ? now.value.scene : now.value.scene - 1)
+  else if (command === 'start') seconds.value = 0
 }
 onMounted(() => window.addEventListener('keydown', onKey))
 onUnmounted(() => window.removeEventListener('keydown', onKey))

@@ -2,7 +2,7 @@
 import type { Scene } from '@idolon/contract'
 import { nextTick, ref, shallowRef, watch } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
-import { isLetter } from '../keys/keys.ts'
+import { pressed } from '../keys/key-map.ts'
 import { counted } from '../shared/said.ts'
 import type { OpenSeries } from './use-series.ts'
 
@@ -30,29 +30,27 @@ function stateOf({ behind, stale, touched, apart, overrides, coming, chosen, new
 }
 const focusOn = (place: number) => nextTick(() => document.querySelectorAll<HTMLElement>('.scene-rows .open')[Math.max(0, place)]?.focus())
 async function onKey(event: KeyboardEvent, scene: Scene, place: number): Promise<void> {
-  const by = { ArrowUp: -1, ArrowDown: 1 }[event.key]
-  if (by !== undefined && (event.ctrlKey || event.metaKey)) {
-    event.preventDefault()
+  const command = pressed('scene', event)
+  if (!command) return
+  event.preventDefault()
+  const by = command === 'previous' || command === 'earlier' ? -1 : 1
+  if (command === 'earlier' || command === 'later') {
     await props.open.move(scene.id, by)
     await focusOn(props.open.placeOf(scene.id))
-  } else if (by !== undefined) {
-    event.preventDefault()
+  } else if (command === 'previous' || command === 'next') {
     const next = rows.value[place + by]
-    if (next) {
-      emit('choose', next.id)
-      await focusOn(place + by)
-    }
-  } else if (event.key === 'Delete') {
-    event.preventDefault()
+    if (!next) return
+    emit('choose', next.id)
+    await focusOn(place + by)
+  } else if (command === 'remove') {
     await props.open.remove(scene)
     await focusOn(Math.min(place, rows.value.length - 1))
-  } else if (isLetter(event, 'j')) await props.open.join(scene.id)
-  else if (isLetter(event, 'd')) {
+  } else if (command === 'join') await props.open.join(scene.id)
+  else {
     const copy = await props.open.duplicate(scene.id)
-    if (copy) {
-      emit('choose', copy)
-      await focusOn(place + 1)
-    }
+    if (!copy) return
+    emit('choose', copy)
+    await focusOn(place + 1)
   }
 }
 const dropped = () => props.open.order(rows.value.map(({ id }) => id))

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { makeDrafts, type Template } from '@idolon/contract'
-import { slotsOf, readTemplate } from '@idolon/core'
+import { readTemplate, slotsOf, type SlotValues, type TemplateSlot } from '@idolon/core'
 import type { Filled } from '@idolon/core/reader'
 import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { VCombobox, VTextField } from 'vuetify/components'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
@@ -16,6 +15,7 @@ import { filledParts } from './frame-parts.ts'
 import FrameText from './FrameText.vue'
 import { useValueRows } from './value-rows.ts'
 import { TABLE_FILES, usePickFiles } from '../shared/pick-files.ts'
+import { pressed } from '../keys/key-map.ts'
 
 /** Fills a template: a row of values a draft, with what the row that is being written reads. */
 const props = defineProps<{ template: Template }>()
@@ -35,6 +35,9 @@ const tags = ref('')
 const making = ref(false)
 const pasting = ref<string>()
 const grid = useTemplateRef<HTMLElement>('grid')
+/** What every cell has, with options to choose from or without. */
+const cell = (values: SlotValues, row: number, { name, fallback }: Pick<TemplateSlot, 'name' | 'fallback'>) => ({ 'data-cell': `${row} ${name}`, modelValue: values[name] ?? '', 'aria-label': `${name}, row ${row + 1}`, placeholder: fallback, variant: 'plain' as const, maxlength: 500 })
+const isHere = (row: number, slot: string) => at.value.row === row && at.value.slot === slot
 /** Rows are drawn as they come into sight, however many a sheet has. */
 const HEIGHT = 300
 const headers = computed(() => [{ key: 'row', title: '', sortable: false, width: 34 }, ...names.value.map((name) => ({ key: name, title: name, sortable: false, minWidth: '150px' })), { key: 'remove', title: '', sortable: false, width: 40 }])
@@ -74,9 +77,10 @@ function takeSheet(): void {
   pasting.value = undefined
 }
 function onKey(event: KeyboardEvent, row: number, slot: string): void {
-  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) return void make()
-  const step = event.key === 'Enter' ? 1 : event.altKey && event.key === 'ArrowDown' ? 1 : event.altKey && event.key === 'ArrowUp' ? -1 : 0
-  if (!step) return
+  const command = pressed('values', event)
+  if (command === 'make') return void make()
+  if (!command) return
+  const step = command === 'next' ? 1 : -1
   event.preventDefault()
   if (step > 0 && row === table.rows.value.length - 1) table.add()
   setTimeout(() => grid.value?.querySelector<HTMLInputElement>(`[data-cell="${row + step} ${CSS.escape(slot)}"] input`)?.focus())
@@ -117,20 +121,8 @@ async function make(planned = false): Promise<void> {
           <tr :class="{ here: index === at.row }">
             <th scope="row" class="soft">{{ index + 1 }}</th>
             <td v-for="slot in slots" :key="slot.name">
-              <component
-                :is="slot.options.length ? VCombobox : VTextField"
-                :data-cell="`${index} ${slot.name}`"
-                :model-value="item.values[slot.name] ?? ''"
-                :aria-label="`${slot.name}, row ${index + 1}`"
-                :placeholder="slot.fallback"
-                v-bind="slot.options.length ? { items: at.row === index && at.slot === slot.name ? offered : [], hideNoData: true, menuIcon: '', 'onUpdate:search': (text: string) => table.set(index, slot.name, text) } : {}"
-                variant="plain"
-                maxlength="500"
-                @focus="at = { row: index, slot: slot.name }"
-                @update:model-value="table.set(index, slot.name, String($event ?? ''))"
-                @paste="paste($event, index, slot.name)"
-                @keydown="onKey($event, index, slot.name)"
-              />
+              <v-combobox v-if="slot.options.length" v-bind="cell(item.values, index, slot)" :items="isHere(index, slot.name) ? offered : []" hide-no-data menu-icon="" @update:search="table.set(index, slot.name, $event ?? '')" @focus="at = { row: index, slot: slot.name }" @paste="paste($event, index, slot.name)" @keydown="onKey($event, index, slot.name)" />
+              <v-text-field v-else v-bind="cell(item.values, index, slot)" @update:model-value="table.set(index, slot.name, $event ?? '')" @focus="at = { row: index, slot: slot.name }" @paste="paste($event, index, slot.name)" @keydown="onKey($event, index, slot.name)" />
             </td>
             <td><v-btn v-if="table.rows.value.length > 1" v-tooltip="'Remove the row'" variant="text" size="small" :icon="mdiClose" :aria-label="`Remove row ${index + 1}`" @click="table.remove(index)" /></td>
           </tr>

@@ -1,0 +1,19 @@
+import { config } from '@vue/test-utils'
+import * as library from 'vuetify'
+import { options } from './src/app/vuetify.ts'
+
+// What the library measures with, and the test's browser has not.
+class NoObserver {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+  takeRecords(): [] {
+    return []
+  }
+}
+for (const name of ['ResizeObserver', 'IntersectionObserver'] as const) if (!(name in globalThis)) Object.defineProperty(globalThis, name, { value: NoObserver, configurable: true })
+Object.defineProperty(globalThis, 'visualViewport', { value: Object.assign(new EventTarget(), { width: 1280, height: 800, offsetLeft: 0, offsetTop: 0, scale: 1 }), configurable: true })
+
+// The one file has all components; its types are those of the part that builds use.
+const { components, directives } = library as unknown as Required<Pick<library.VuetifyOptions, 'components' | 'directives'>>
+config.global.plugins = [library.createVuetify({ ...options, components, directives })]
