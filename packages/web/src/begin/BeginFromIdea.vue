@@ -53,8 +53,8 @@ const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like
   display: grid;
   gap: 8px;
 }
-.field {
-  flex: 1 1 160px;
+.row-actions > .v-input {
+  flex: 1 1 200px;
 }
 [aria-pressed='true'] {
   font-weight: 600;

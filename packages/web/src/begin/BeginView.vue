@@ -145,7 +145,7 @@ h1 {
 }
 .take {
   display: grid;
-  grid-template-columns: 60px 1fr;
+  grid-template-columns: 60px minmax(0, 1fr);
   gap: 12px;
   align-items: center;
   width: 100%;

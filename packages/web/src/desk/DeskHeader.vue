@@ -2,17 +2,17 @@
 import type { Prompt, Status, TagCount } from '@idolon/contract'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { computed } from 'vue'
+import type { Act } from '../shared/act.ts'
+import ActsMenu from '../shared/ActsMenu.vue'
 import SavedText from '../shared/SavedText.vue'
 import TagField from '../shared/TagField.vue'
 import { useProjects } from '../stores/projects.ts'
 import type { DraftSession } from './draft-session.ts'
-import type { PromptAct } from './prompt-acts.ts'
 import type { PromptChange } from './prompt-facts.ts'
-import PromptMenu from './PromptMenu.vue'
 import SaveNote from './SaveNote.vue'
 
 /** What the prompt is called and how it stands, and the menu of what is done with it as a whole. */
-const props = defineProps<{ known: Prompt; title: string; tags: TagCount[]; session: DraftSession; acts: readonly PromptAct[] }>()
+const props = defineProps<{ known: Prompt; title: string; tags: TagCount[]; session: DraftSession; acts: readonly Act[] }>()
 const emit = defineEmits<{ change: [change: PromptChange]; restore: []; unmerge: [] }>()
 const projects = useProjects()
 const project = computed(() => projects.byId(props.known.projectId))
@@ -28,7 +28,7 @@ const STATUSES: readonly Status[] = ['rough', 'testing', 'proven', 'retired']
       <SaveNote :state="session.saveState.value" :saved-at="session.saver.savedAt.value" :kept-locally="session.saver.keptLocally.value" />
       <v-btn v-tooltip="'Undo (Ctrl Z)'" variant="text" size="small" :icon="mdiUndo" aria-label="Undo" :disabled="!session.canUndo.value" @click="session.undo" />
       <v-btn v-tooltip="'Redo (Ctrl Shift Z)'" variant="text" size="small" :icon="mdiRedo" aria-label="Redo" :disabled="!session.canRedo.value" @click="session.redo" />
-      <PromptMenu :acts="acts" />
+      <ActsMenu label="This prompt" :acts="acts" />
     </div>
     <div class="line about">
       <RouterLink v-if="project" :to="`/projects/${project.id}`">{{ project.name }}</RouterLink>
@@ -60,28 +60,6 @@ header {
 }
 .title {
   flex: 1;
-  font-family: var(--serif);
-}
-.title :deep(.v-field) {
-  background: none;
-  font-size: 20px;
-  font-weight: 600;
-}
-.title :deep(.v-field__outline) {
-  --v-field-border-opacity: 0;
-}
-.title:hover :deep(.v-field__outline),
-.title:focus-within :deep(.v-field__outline) {
-  --v-field-border-opacity: 1;
-}
-.title :deep(.v-field-label) {
-  display: none;
-}
-.title :deep(input::placeholder) {
-  font-weight: 400;
-}
-.title {
-  margin-left: -10px;
 }
 .about {
   gap: 14px;

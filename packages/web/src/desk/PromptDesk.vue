@@ -11,6 +11,7 @@ import { useActions } from '../go-to/actions.ts'
 import { type CommandOf, pressed } from '../keys/key-map.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import type { Around } from '../proposal/use-proposal.ts'
+import type { Act } from '../shared/act.ts'
 import SavedText from '../shared/SavedText.vue'
 import { useEngines } from '../stores/engines.ts'
 import { useHelpers } from '../stores/helpers.ts'
@@ -27,7 +28,6 @@ import LastTry from './LastTry.vue'
 import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
 import OutputPanel from './OutputPanel.vue'
-import type { PromptAct } from './prompt-acts.ts'
 import { usePromptFacts } from './prompt-facts.ts'
 import RecentProofs from './RecentProofs.vue'
 import ReuseDialog from './ReuseDialog.vue'
@@ -215,17 +215,18 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   byKey[command]()
 })
 /** What is done with the prompt as a whole: one list for its menu and for Go to. */
-const acts = computed((): PromptAct[] => {
+const acts = computed(() => {
   const empty = draft.value.text.trim() === ''
-  return [
+  const list: Act[] = [
     { name: 'Use in another project …', icon: mdiContentDuplicate, words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
     { name: 'Make a template of it …', says: 'Phrases become slots', icon: mdiFormTextbox, words: 'slots frame placeholder reuse', disabled: phrases.value.length === 0, run: () => (slotting.value = []) },
     { name: 'Plan trials …', says: 'Many options at once, on one sheet', icon: mdiTableLarge, words: 'batch matrix grid combinations experiment', disabled: empty, run: () => void planTrials() },
     { name: 'Write it in a writing style …', icon: mdiFeather, words: 'voice rewrite tone', disabled: empty, run: () => void router.push(`/shelf/writing-styles?from=${props.prompt.id}`) },
     { name: 'Make a character, place or style of it …', says: 'A part of a series', icon: mdiAccountBoxOutline, words: 'series part consistent actor look', disabled: phrases.value.length === 0, run: () => (makingPart.value = true) },
-    { name: 'Export …', says: 'This prompt with its versions and pictures, as a bundle', icon: mdiExport, words: 'download file zip', run: () => window.location.assign(`/api/shelf.bundle.zip?ids=${props.prompt.id}`) },
+    { name: 'Export …', says: 'This prompt with its versions and pictures, as a bundle', icon: mdiExport, words: 'download file zip', href: `/api/shelf.bundle.zip?ids=${props.prompt.id}` },
     ...(known.value.deletedAt ? [] : [{ name: 'Delete this prompt', says: 'It goes to the bin, with its pictures', icon: mdiDeleteOutline, words: 'remove bin', last: true, run: () => void remove() }]),
   ]
+  return list
 })
 const goTo = (place: Side) => void (asking.close(), (side.value = place))
 useActions(() => [
@@ -244,7 +245,7 @@ useActions(() => [
   { name: 'Tries of this prompt', words: 'proofs pictures runs results', run: () => goTo('proofs') },
   { name: 'Helpers', words: 'language model assistant', run: () => goTo('helpers') },
   ...helpers.forDrafts.map(({ id, body }) => ({ name: `Helper: ${body.name}`, words: `language model ask ${body.does} ${body.tags.join(' ')}`, run: () => void openHelper(id) })),
-  ...acts.value,
+  ...acts.value.map(({ name, words = '', href, run = () => window.location.assign(href ?? '') }) => ({ name, words, run })),
 ])
 </script>
 

@@ -126,18 +126,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
   max-width: 1040px;
 }
 .title {
-  width: 100%;
-  padding: 2px 5px;
-  margin-left: -6px;
-  border: 1px solid transparent;
-  background: none;
-  font-family: var(--serif);
-  font-size: 28px;
-  font-weight: 600;
-}
-.title:hover,
-.title:focus {
-  border-color: var(--rule-strong);
+  font-size: 24px;
 }
 h2 {
   margin-bottom: 10px;

@@ -10,7 +10,7 @@ import { ApiProblem, messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useActions } from '../go-to/actions.ts'
-import { faultFor, pressed, verdictFor } from '../keys/key-map.ts'
+import { faultFor, keysOf, pressed, verdictFor } from '../keys/key-map.ts'
 import { letterKeys, verdictKeys, VERDICTS } from '../keys/letters.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts, sayExactly } from '../shared/said.ts'
@@ -22,6 +22,10 @@ import FaultRow from './FaultRow.vue'
 import { binProofs, isMarking, markProof, toggled } from './mark-proofs.ts'
 import RegionList from './RegionList.vue'
 import { useZoom } from './zoom.ts'
+import { mdiArrowLeft, mdiChevronLeft, mdiChevronRight, mdiContentDuplicate, mdiDeleteOutline, mdiDownload, mdiImageEditOutline, mdiImageMultipleOutline, mdiPinOutline, mdiRepeat } from '@mdi/js'
+import type { Act } from '../shared/act.ts'
+import ActsMenu from '../shared/ActsMenu.vue'
+import ZoomControls from './ZoomControls.vue'
 
 // Drawing on pictures is a part of its own, loaded when a picture has marks or gets them.
 const RegionLayer = defineAsyncComponent(() => import('./RegionLayer.vue'))
@@ -171,6 +175,23 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 watch(frame, (element) => element?.focus({ preventScroll: true }))
 
 const back = () => (window.history.state as { back?: string | null } | null)?.back ? router.back() : void router.push({ path: '/proofs', query: { prompt: proof.value?.promptId } })
+const acts = computed((): Act[] => {
+  const shown = proof.value
+  if (!shown) return []
+  const { picture, seed, promptId } = shown
+  return [
+    ...(seed === null ? [] : [{ name: 'Try the draft with this seed', icon: mdiRepeat, run: () => void router.push({ path: `/desk/${promptId}`, query: { seed } }) }]),
+    { name: 'Use in another project …', icon: mdiContentDuplicate, run: () => (reuse.value = true) },
+    ...(picture
+      ? [
+          { name: 'Make it the best proof', says: 'Its prompt is shown by it', icon: mdiPinOutline, run: () => void makeBest() },
+          { name: 'Keep as a reference', icon: mdiImageMultipleOutline, run: () => void keepAsReference() },
+          { name: 'Download', icon: mdiDownload, href: `/api/pictures/${picture.sha256}` },
+        ]
+      : []),
+    { name: 'Delete this proof', says: 'It goes to the bin', icon: mdiDeleteOutline, last: true, run: () => void remove() },
+  ]
+})
 useActions(() => [
   { name: 'Keep this proof', words: 'verdict like favourite', run: () => void set({ verdict: 'keep' }) },
   { name: 'Change this picture', words: 'edit inpaint variation base', run: () => (changing.value = true) },
@@ -187,16 +208,11 @@ useActions(() => [
   <main v-else-if="proof" class="proof">
     <div class="looking">
       <p class="bar">
-        <v-btn variant="text" @click="back">Back</v-btn>
+        <v-btn variant="text" :prepend-icon="mdiArrowLeft" @click="back">Back</v-btn>
         <span class="soft">{{ place + 1 }} of {{ ready.length }} in this run</span>
-        <v-btn variant="text" :disabled="place <= 0" @click="step(-1)">Before</v-btn>
-        <v-btn variant="text" :disabled="place < 0 || place >= ready.length - 1" @click="step(1)">After</v-btn>
-        <span class="zoom">
-          <v-btn variant="text" aria-label="Smaller" @click="zoom.by(-1)">Smaller</v-btn>
-          <span class="soft">{{ Math.round(zoom.scale.value * 100) }} %</span>
-          <v-btn variant="text" aria-label="Larger" @click="zoom.by(1)">Larger</v-btn>
-          <v-btn variant="text" @click="zoom.whole">Whole</v-btn>
-        </span>
+        <v-btn v-tooltip="`Previous (${keysOf('picture', 'previous')})`" variant="text" size="small" :icon="mdiChevronLeft" aria-label="Previous" :disabled="place <= 0" @click="step(-1)" />
+        <v-btn v-tooltip="`Next (${keysOf('picture', 'next')})`" variant="text" size="small" :icon="mdiChevronRight" aria-label="Next" :disabled="place < 0 || place >= ready.length - 1" @click="step(1)" />
+        <ZoomControls class="end" :scale="zoom.scale.value" @by="zoom.by($event)" @fit="zoom.whole" />
       </p>
       <div ref="frame" class="frame" tabindex="0" role="group" :aria-label="`Picture ${place + 1} of ${ready.length}; arrows go from one to the next`" @keydown="onKey">
         <div v-if="proof.picture" class="held" :style="{ width: `${box.width}px`, height: `${box.height}px`, transform: zoom.transform.value }">
@@ -215,17 +231,12 @@ useActions(() => [
       </div>
       <FaultRow :faults="proof.faults" :disabled="!proof.picture" @toggle="blame" />
       <RegionList ref="regionList" :regions="proof.regions" :faults="proof.faults" :marking="marking" @change="mark" @mark="marking = $event" @at="atRegion = $event" />
-      <div ref="noteField" class="labelled"><span>Note</span><SavedText :key="proof.id" multiline :value="proof.note" label="Note" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
-      <p class="row-actions">
-        <v-btn :to="`/desk/${proof.promptId}`">Open the draft</v-btn>
-        <v-btn v-if="proof.picture" @click="changing = true">Change this picture</v-btn>
-        <RouterLink v-if="proof.seed !== null" :to="{ path: `/desk/${proof.promptId}`, query: { seed: proof.seed } }">Try the draft with this seed</RouterLink>
-        <v-btn variant="text" @click="reuse = true">Use in another project</v-btn>
-        <v-btn variant="text" v-if="proof.picture" @click="makeBest">Make it the best proof</v-btn>
-        <v-btn variant="text" v-if="proof.picture" @click="keepAsReference">Keep as a reference</v-btn>
-        <v-btn variant="text" @click="remove">Delete</v-btn>
-        <a v-if="proof.picture" :href="`/api/pictures/${proof.picture.sha256}`" :download="`${proof.promptTitle} v${proof.version} ${proof.seed}.png`">Download</a>
-      </p>
+      <div ref="noteField"><SavedText :key="proof.id" multiline :value="proof.note" label="Note" placeholder="the left hand; warmer" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
+      <div class="row-actions">
+        <v-btn color="primary" variant="flat" :to="`/desk/${proof.promptId}`">Open the draft</v-btn>
+        <v-btn v-if="proof.picture" :prepend-icon="mdiImageEditOutline" @click="changing = true">Change this picture</v-btn>
+        <ActsMenu label="This proof" :acts="acts" />
+      </div>
       <h2>What made it</h2>
       <pre class="exact" tabindex="0" aria-label="Text the engine was given">{{ proof.output.text }}</pre>
       <dl class="exact">
@@ -263,9 +274,7 @@ useActions(() => [
   display: flex;
   gap: 16px;
 }
-.zoom {
-  display: flex;
-  gap: 12px;
+.end {
   margin-left: auto;
 }
 .frame {

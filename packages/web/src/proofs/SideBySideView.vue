@@ -16,6 +16,8 @@ import { changeFor, markProof } from './mark-proofs.ts'
 import { proofName } from './proof-name.ts'
 import ZoomPane from './ZoomPane.vue'
 import { zoomState } from './zoom.ts'
+import { mdiArrowLeft } from '@mdi/js'
+import ZoomControls from './ZoomControls.vue'
 
 const MOST = 4
 const STEP = 1.25
@@ -118,10 +120,10 @@ useActions(() => [
     <header>
       <h1 class="view-title">Side by side</h1>
       <p class="row-actions">
-        <v-btn variant="text" @click="router.back()">Back</v-btn>
-        <v-btn variant="text" v-if="list.length >= 2" :class="{ strong: flip }" :aria-pressed="flip" @click="(flip = !flip), (seen = 0)">{{ flip ? 'Beside each other' : 'Flip in place' }}<kbd v-if="letterKeys">F</kbd></v-btn>
+        <v-btn variant="text" :prepend-icon="mdiArrowLeft" @click="router.back()">Back</v-btn>
+        <v-btn v-if="list.length >= 2" :aria-pressed="flip" @click="(flip = !flip), (seen = 0)">{{ flip ? 'Beside each other' : 'Flip in place' }}<kbd v-if="letterKeys">F</kbd></v-btn>
         <v-btn v-if="flip" @click="turn">Show the other<kbd>Space</kbd></v-btn>
-        <span class="zoom"><v-btn variant="text" @click="zoomBy(-1)">Smaller</v-btn><span class="soft">{{ Math.round(state.scale.value * 100) }} %</span><v-btn variant="text" @click="zoomBy(1)">Larger</v-btn><v-btn variant="text" @click="whole">Whole</v-btn></span>
+        <ZoomControls class="end" :scale="state.scale.value" @by="zoomBy($event)" @fit="whole" />
       </p>
     </header>
     <p v-if="trouble" class="away">{{ trouble }} <v-btn variant="text" @click="load">Try again</v-btn></p>
@@ -174,9 +176,7 @@ kbd {
   font-family: var(--mono);
   font-size: 11px;
 }
-.zoom {
-  display: flex;
-  gap: 12px;
+.end {
   margin-left: auto;
 }
 .away {

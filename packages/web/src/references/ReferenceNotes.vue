@@ -32,9 +32,9 @@ const RIGHTS_SAID = { own: 'my own', licensed: 'licensed', unknown: 'not known' 
   gap: 10px;
 }
 .fields {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 14px;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
+  gap: 12px;
 }
 dl {
   display: grid;

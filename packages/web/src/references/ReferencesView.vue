@@ -162,7 +162,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
             <dl class="facts">
               <template v-for="{ fact, name, says } in facts" :key="fact">
                 <dt class="soft">{{ name }}</dt>
-                <dd><v-btn variant="text" v-if="says" :aria-pressed="shown === fact" @click="show(fact)">{{ says }}</v-btn><span v-else class="soft">{{ whole.reference.stage === 'read' ? 'not settled' : '…' }}</span></dd>
+                <dd><v-btn v-if="says" variant="text" class="lines" :aria-pressed="shown === fact" @click="show(fact)">{{ says }}</v-btn><span v-else class="soft">{{ whole.reference.stage === 'read' ? 'not settled' : '…' }}</span></dd>
               </template>
             </dl>
           </section>

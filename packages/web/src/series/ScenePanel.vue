@@ -10,6 +10,10 @@ import PartChoice from './PartChoice.vue'
 import type { OpenSeries } from './use-series.ts'
 import FoldOut from '../shared/FoldOut.vue'
 import ChoiceMenu from '../shared/ChoiceMenu.vue'
+import { mdiArrowDown, mdiArrowUp, mdiCallMerge, mdiContentCut, mdiContentDuplicate, mdiDeleteOutline } from '@mdi/js'
+import { keysOf } from '../keys/key-map.ts'
+import type { Act } from '../shared/act.ts'
+import ActsMenu from '../shared/ActsMenu.vue'
 
 /** One scene: what happens, who is there, where and when, the text that comes of it, its proofs, and how it moves and sounds. */
 const props = defineProps<{ open: OpenSeries; scene: Scene; number: number }>()
@@ -36,22 +40,26 @@ const passage = computed(() => {
   return range ? (props.open.series.value?.story.slice(range.start, range.end) ?? '') : ''
 })
 const rest = ref(false)
+const acts = computed((): Act[] => [
+  { name: 'Split …', says: props.scene.story ? 'At a sentence of its passage' : 'It tells no passage of the story', icon: mdiContentCut, disabled: !props.scene.story, run: () => emit('story') },
+  { name: 'Join with the next', icon: mdiCallMerge, disabled: last.value, run: () => void props.open.join(props.scene.id) },
+  { name: 'Duplicate', icon: mdiContentDuplicate, run: () => void props.open.duplicate(props.scene.id) },
+  { name: 'Delete this scene', says: 'It goes to the bin, with its prompt and proofs', icon: mdiDeleteOutline, last: true, run: () => void props.open.remove(props.scene) },
+])
 const last = computed(() => props.number === props.open.series.value?.scenes.length)
 </script>
 
 <template>
   <section class="scene" :aria-label="`Scene ${number}`">
-    <p class="row-actions acts">
+    <div class="row-actions acts">
       <strong>Scene {{ number }}</strong>
-      <v-btn variant="text" :disabled="number === 1" @click="open.move(scene.id, -1)">Earlier</v-btn>
-      <v-btn variant="text" :disabled="last" @click="open.move(scene.id, 1)">Later</v-btn>
-      <v-btn variant="text" :disabled="!scene.story" v-tooltip="scene.story ? '' : 'It tells no passage of the story'" @click="emit('story')">Split …</v-btn>
-      <v-btn variant="text" :disabled="last" @click="open.join(scene.id)">Join with the next</v-btn>
-      <v-btn variant="text" @click="open.duplicate(scene.id)">Duplicate</v-btn>
-      <v-btn variant="text" @click="open.remove(scene)">Delete</v-btn>
-    </p>
+      <v-btn v-tooltip="`Move it earlier (${keysOf('scene', 'earlier')})`" variant="text" size="small" :icon="mdiArrowUp" aria-label="Earlier" :disabled="number === 1" @click="open.move(scene.id, -1)" />
+      <v-btn v-tooltip="`Move it later (${keysOf('scene', 'later')})`" variant="text" size="small" :icon="mdiArrowDown" aria-label="Later" :disabled="last" @click="open.move(scene.id, 1)" />
+      <v-btn :to="`/desk/${scene.promptId}`">Open on the Desk</v-btn>
+      <ActsMenu label="This scene" :acts="acts" />
+    </div>
     <p v-if="scene.touched" class="told" role="status">Its passage of the story was rewritten. <v-btn variant="text" @click="open.changeScene(scene.id, { seen: true })">It still holds</v-btn></p>
-    <p v-if="scene.apart" class="told" role="status">Its text was written by hand where this change would change it. <v-btn variant="text" @click="open.changeScene(scene.id, { anew: true })">Compose it anew</v-btn> <span class="soft">What was written stays in the history of its prompt.</span></p>
+    <p v-if="scene.apart" class="told" role="status">You edited this by hand, so the change was not applied. <v-btn variant="text" @click="open.changeScene(scene.id, { anew: true })">Compose it again</v-btn> <span class="soft">What was written stays in the history of its prompt.</span></p>
 
     <SavedText class="wide" :value="body.beat" label="What happens" :maxlength="300" @save="set({ beat: $event })" />
     <SavedText class="serif" multiline :value="body.words" label="What the picture shows" :maxlength="2000" @save="set({ words: $event.replace(/\s*\n\s*/g, ' ') })" />
@@ -61,7 +69,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
         <li v-for="use in body.cast" :key="use.part">
           <RouterLink v-if="open.partOf(use.part)" :to="`/series/${open.series.value!.id}/parts/${use.part}`">{{ nameOf(use.part) }}</RouterLink><span v-else>{{ nameOf(use.part) }}</span>
           <PartChoice v-if="open.partOf(use.part)" :part="open.partOf(use.part)!" :use="use" @change="setVariants(use.part, $event)" />
-          <v-btn variant="text" :aria-label="`${nameOf(use.part)} is not there`" @click="set({ cast: body.cast.filter((one) => one.part !== use.part) })">Remove</v-btn>
+          <v-btn variant="text" :aria-label="`Remove ${nameOf(use.part)}`" @click="set({ cast: body.cast.filter((one) => one.part !== use.part) })">Remove</v-btn>
         </li>
       </ul>
       <ChoiceMenu v-if="absent.length" label="Add somebody" :items="absent.map((part) => ({ title: part.body.name, value: part.id }))" @choose="addCast" />
@@ -75,7 +83,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
     </div>
 
     <div class="text">
-      <h2>Its text <RouterLink class="soft" :to="`/desk/${scene.promptId}`">open on the Desk</RouterLink></h2>
+      <h2>Its text</h2>
       <ComposedText :scene="scene" :name-of="nameOf" />
       <ul v-if="scene.overrides.length || scene.left.length" class="notes">
         <li v-for="(one, i) in scene.overrides" :key="`o${i}`"><strong>Override:</strong> {{ nameOf(one.part) }} says “{{ one.given }}”; here {{ one.text === null ? 'it is not said' : `it says “${one.text}”` }}.</li>

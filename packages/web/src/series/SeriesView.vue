@@ -19,6 +19,8 @@ import ScenePanel from './ScenePanel.vue'
 import SceneRows from './SceneRows.vue'
 import StoryPanel from './StoryPanel.vue'
 import { useSeries } from './use-series.ts'
+import { mdiDeleteOutline, mdiPlay, mdiPlus } from '@mdi/js'
+import ActsMenu from '../shared/ActsMenu.vue'
 
 /** A story as scenes, with its characters, places and style beside it and the story behind it. */
 const route = useRoute()
@@ -98,7 +100,7 @@ useActions(() => [
   <main class="page series">
     <header>
       <h1 class="view-title">Series <span class="scope">{{ projects.current ? `of ${projects.current.name}` : 'of all projects' }}</span></h1>
-      <p v-if="all?.length" class="row-actions"><v-btn variant="text" :disabled="making" @click="making = true">A new series</v-btn></p>
+      <v-btn v-if="all?.length" :prepend-icon="mdiPlus" :disabled="making" @click="making = true">New series</v-btn>
       <nav v-if="all && (all.length > 1 || (making && all.length))" aria-label="Series" class="row-actions">
         <RouterLink v-for="one in all" :key="one.id" :to="`/series/${one.id}`" :aria-current="one.id === id && !making ? 'page' : undefined" @click="making = false">{{ one.name }}</RouterLink>
       </nav>
@@ -111,9 +113,13 @@ useActions(() => [
     <p v-else-if="open.gone.value" role="alert">There is no such series. It may be in the <RouterLink to="/bin">bin</RouterLink>.</p>
     <template v-else-if="series">
       <div class="named">
-        <SavedText class="name" :value="series.name" label="Name of the series" :maxlength="120" @save="$event.trim() && open.change({ name: $event })" />
+        <SavedText class="title" :value="series.name" label="Name of the series" :maxlength="120" @save="$event.trim() && open.change({ name: $event })" />
         <span class="soft">{{ facts }}</span>
-        <span class="row-actions"><RouterLink v-if="series.scenes.length" :to="`/series/${series.id}/play`">Play it</RouterLink><v-btn variant="text" @click="addScene">Add a scene</v-btn><v-btn variant="text" @click="remove">Delete the series</v-btn></span>
+        <span class="row-actions acts">
+          <v-btn v-if="series.scenes.length" color="primary" variant="flat" :prepend-icon="mdiPlay" :to="`/series/${series.id}/play`">Play</v-btn>
+          <v-btn :prepend-icon="mdiPlus" @click="addScene">Add a scene</v-btn>
+          <ActsMenu label="This series" :acts="[{ name: 'Delete this series', says: 'It goes to the bin, with its scenes', icon: mdiDeleteOutline, last: true, run: () => void remove() }]" />
+        </span>
       </div>
       <p v-if="waiting" class="waiting"><strong>{{ counted(waiting, 'scene has', 'scenes have') }} an older version of a character, place or style.</strong> <RouterLink :to="`/series/${series.id}/changes`">See what would change</RouterLink></p>
       <div class="columns">
@@ -122,7 +128,9 @@ useActions(() => [
           <p v-if="!series.scenes.length">No scene yet. <v-btn variant="text" @click="addScene">Add the first</v-btn>{{ series.story ? ', or split the story again in a new series.' : '.' }}</p>
         </div>
         <aside>
-          <nav class="panels row-actions" aria-label="Beside the scenes"><v-btn variant="text" v-for="one in PANELS" :key="one.name" :aria-pressed="panel === one.name" @click="panel = one.name">{{ one.title }}</v-btn></nav>
+          <v-tabs v-model="panel" aria-label="Beside the scenes" grow>
+            <v-tab v-for="one in PANELS" :key="one.name" :value="one.name">{{ one.title }}</v-tab>
+          </v-tabs>
           <StoryPanel v-if="panel === 'story'" :open="open" :chosen="scene?.id" @choose="choose" />
           <PartsPanel v-else-if="panel === 'parts'" :open="open" />
           <ContinuityPanel v-else-if="panel === 'continuity'" :open="open" @choose="(chosenId = $event), (panel = 'scene')" />
@@ -167,21 +175,11 @@ header nav a[aria-current] {
   gap: 4px 18px;
   align-items: baseline;
 }
-.name {
-  field-sizing: content;
-  min-width: 120px;
-  max-width: 100%;
-  padding: 2px 0;
-  border: 0;
-  border-bottom: 1px solid transparent;
-  background: none;
-  font-family: var(--serif);
-  font-size: 20px;
-  font-weight: 600;
+.named .title {
+  flex: 1 1 240px;
 }
-.name:hover,
-.name:focus {
-  border-color: var(--rule-strong);
+.acts {
+  margin-left: auto;
 }
 .waiting {
   padding-left: 10px;

@@ -8,6 +8,10 @@ import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import { giveTexts } from '../templates/texts-to-learn.ts'
 import { STATUSES } from './shelf-query.ts'
+import { mdiCallMerge, mdiDeleteOutline, mdiExport, mdiFolderMoveOutline, mdiFormTextbox, mdiLinkVariant, mdiProgressCheck, mdiTagOff } from '@mdi/js'
+import type { Act } from '../shared/act.ts'
+import ActsMenu from '../shared/ActsMenu.vue'
+import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
 /** What can be done with many prompts at once. */
 const props = defineProps<{ chosen: FoundPrompt[]; tags: TagCount[]; rows: FoundPrompt[] }>()
@@ -16,7 +20,7 @@ const router = useRouter()
 const projects = useProjects()
 const notices = useNotices()
 const task = useTask()
-const tag = ref('')
+const tag = ref<string | null>('')
 const ids = computed(() => props.chosen.map(({ id }) => id))
 /** Tags that some of the chosen have: offered to be taken off. */
 const theirs = computed(() => [...new Set(props.chosen.flatMap(({ tags }) => tags))].sort())
@@ -67,24 +71,28 @@ const learn = () =>
     giveTexts({ learn: prompts.map(({ draft }) => draft.text.replace(/\s*\n\s*/g, ' ').trim()) })
     await router.push('/shelf/templates')
   })
+const MOST_JOINED = 50
+const canJoin = computed(() => props.chosen.length > 1 && props.chosen.length <= MOST_JOINED)
+const choices = (list: readonly string[]) => list.map((value) => ({ title: value, value }))
+const acts = computed((): Act[] => [
+  { name: props.chosen.length === 1 ? 'Make a template of it' : 'Learn a template', icon: mdiFormTextbox, disabled: props.chosen.length > MOST_LEARNED, run: () => void learn() },
+  ...(canJoin.value ? [{ name: 'They are the same', says: 'Links them, without merging', icon: mdiLinkVariant, run: () => void same() }] : []),
+  ...(props.chosen.length <= MOST_CHOSEN ? [{ name: 'Export as a bundle', icon: mdiExport, href: `/api/shelf.bundle.zip?ids=${ids.value.join(',')}` }] : []),
+  { name: `Delete ${counted(props.chosen.length, 'prompt')}`, says: 'They go to the bin', icon: mdiDeleteOutline, last: true, run: bin },
+])
 </script>
 
 <template>
   <footer class="many">
     <div class="row-actions">
       <strong>{{ counted(chosen.length, 'prompt') }}</strong>
-      <form @submit.prevent="addTag(tag)"><v-combobox v-model="tag" :items="tags.map((one) => one.tag)" label="Tag to add" placeholder="lantern" maxlength="60" hide-no-data /></form>
-      <v-select label="Remove a tag" v-if="theirs.length" @update:model-value="change({ removeTags: [$event] }, 'Removed:'), ($event = '')" :items="[{ title: 'remove a tag', value: '' }, ...theirs]" />
-      <v-select label="Status for all" @update:model-value="change({ status: $event as Status }, 'Status set for'), ($event = '')" :items="[{ title: 'set status', value: '' }, ...STATUSES]" />
-      <v-select label="Move to a project" @update:model-value="change({ project: $event }, 'Moved:'), ($event = '')" :items="[{ title: 'move to a project', value: '' }, ...projects.open.map((project) => ({ title: project.name, value: project.id }))]" />
-      <v-btn :disabled="chosen.length > MOST_LEARNED" @click="learn">{{ chosen.length === 1 ? 'Make a template of it' : 'Learn a template' }}</v-btn>
-      <a v-if="chosen.length <= MOST_CHOSEN" class="plain" :href="`/api/shelf.bundle.zip?ids=${ids.join(',')}`" download>Export as a bundle</a>
-      <template v-if="chosen.length > 1 && chosen.length <= 50">
-        <v-btn variant="text" @click="same">They are the same</v-btn>
-        <v-select label="Merge them into one" @update:model-value="mergeInto($event), ($event = '')" :items="[{ title: 'merge them into', value: '' }, ...chosen.map((prompt) => ({ title: prompt.title, value: prompt.id }))]" />
-      </template>
-      <v-btn variant="text" @click="bin">Delete</v-btn>
-      <v-btn variant="text" @click="emit('all')" class="end">Select all shown</v-btn>
+      <form @submit.prevent="addTag(tag ?? '')"><v-combobox v-model="tag" :items="tags.map((one) => one.tag)" label="Tag to add" placeholder="lantern" maxlength="60" hide-no-data /></form>
+      <ChoiceMenu v-if="theirs.length" label="Remove a tag" :icon="mdiTagOff" :items="choices(theirs)" @choose="change({ removeTags: [$event] }, 'Removed:')" />
+      <ChoiceMenu label="Set status" :icon="mdiProgressCheck" :items="choices(STATUSES)" @choose="change({ status: $event as Status }, 'Status set for')" />
+      <ChoiceMenu label="Move to a project" :icon="mdiFolderMoveOutline" :items="projects.open.map((project) => ({ title: project.name, value: project.id }))" @choose="change({ project: $event }, 'Moved:')" />
+      <ChoiceMenu v-if="canJoin" label="Merge into" :icon="mdiCallMerge" :items="chosen.map((prompt) => ({ title: prompt.title, value: prompt.id }))" @choose="mergeInto" />
+      <ActsMenu label="More" variant="text" :acts="acts" />
+      <v-btn variant="text" class="end" @click="emit('all')">Select all shown</v-btn>
       <v-btn variant="text" @click="emit('none')">Select none</v-btn>
     </div>
     <p v-if="suggested.length" class="soft">Fitting tags: <template v-for="(one, i) in suggested" :key="one"><template v-if="i">, </template><v-btn variant="text" @click="addTag(one)">{{ one }}</v-btn></template></p>
@@ -102,14 +110,11 @@ const learn = () =>
   border-top: 1px solid var(--rule);
   background: var(--sheet);
 }
-.many select {
-  max-width: 150px;
-}
 .many .row-actions {
   gap: 10px;
 }
-form .field {
-  width: 110px;
+form {
+  width: 150px;
 }
 .end {
   margin-left: auto;

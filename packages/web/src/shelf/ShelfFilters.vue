@@ -7,6 +7,7 @@ import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
 import { type SearchName, STATUSES } from './shelf-query.ts'
 import DayField from '../shared/DayField.vue'
+import { mdiFilterVariant } from '@mdi/js'
 
 /** What is looked for: words, and what prompts are held to beside; the less used stand behind one word until they are set. */
 const props = defineProps<{ text: (name: SearchName) => string; tags: TagCount[] }>()
@@ -33,25 +34,25 @@ watch(
   },
   { immediate: true },
 )
-const q = ref(props.text('q'))
+const q = ref<string | null>(props.text('q'))
 let typing: ReturnType<typeof setTimeout> | undefined
 watch(q, (now) => {
   clearTimeout(typing)
-  typing = setTimeout(() => emit('set', 'q', now.slice(0, 500)), 90)
+  typing = setTimeout(() => emit('set', 'q', (now ?? '').slice(0, 500)), 90)
 })
 watch(() => props.text('q'), (now) => {
-  if (now !== q.value.slice(0, 500)) q.value = now
+  if (now !== (q.value ?? '').slice(0, 500)) q.value = now
 })
 const value = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>
   <div class="finding">
-    <v-text-field label="Find by words in text, title, tags and notes, or by what a facet says" v-model="q" type="search" placeholder="Words, or what a facet says: light: rim light" maxlength="500" class="words" />
+    <v-text-field label="Find" title="By words in text, title, tags and notes, or by what a facet says" v-model="q" type="search" placeholder="heron by the lake; light: rim light" clearable maxlength="500" class="words" />
     <v-select label="Project" :model-value="text('project')" @update:model-value="emit('set', 'project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: `${project.name}${project.archivedAt ? ' (archived)' : ''}`, value: project.id }))]" />
     <v-select label="Tag" :model-value="text('tag')" @update:model-value="emit('set', 'tag', $event)" :items="[{ title: 'any tag', value: '' }, ...tags.map((tag) => ({ title: `${tag.tag} (${tag.count})`, value: tag.tag }))]" />
     <v-select label="Status" :model-value="text('status')" @update:model-value="emit('set', 'status', $event)" :items="[{ title: 'any status', value: '' }, ...STATUSES]" />
-    <v-btn variant="text" :aria-expanded="shown" :disabled="shown && !open" @click="open = !open">{{ open ? 'Fewer filters' : 'More filters' }}</v-btn>
+    <v-btn variant="text" :prepend-icon="mdiFilterVariant" :aria-expanded="shown" :disabled="shown && !open" @click="open = !open">{{ open ? 'Fewer filters' : 'More filters' }}</v-btn>
   </div>
   <div v-if="shown" class="finding second">
     <v-select label="Tried" :model-value="text('tried')" @update:model-value="emit('set', 'tried', $event)" :items="[{ title: 'tried or not', value: '' }, { title: 'tried', value: 'yes' }, { title: 'not tried yet', value: 'no' }]" />
@@ -68,13 +69,8 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
 </template>
 
 <style scoped>
-.words {
+.finding > .words {
   flex: 1 1 280px;
-  padding: 7px 10px;
-  font-size: 15px;
-}
-.finding select {
-  max-width: 170px;
 }
 .second {
   margin-top: 0;
@@ -83,7 +79,5 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
   display: flex;
   gap: 14px;
 }
-.number {
-  width: 64px;
-}
+
 </style>

@@ -74,7 +74,7 @@ useActions(() => [
 <template>
   <main class="page shelf">
     <header>
-      <h1 class="view-title">Shelf <span class="scope">prompts of all projects</span></h1>
+      <div class="head"><h1 class="view-title">Shelf <span class="scope">prompts of all projects</span></h1><v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn></div>
       <ShelfParts />
       <ShelfFilters :text="text" :tags="tags" @set="set" />
       <KeptSearches :given="given" />
@@ -99,6 +99,11 @@ useActions(() => [
 </template>
 
 <style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
 .list {
   position: relative;
 }

@@ -39,7 +39,9 @@ const grid = useTemplateRef<HTMLElement>('grid')
 const cell = (values: SlotValues, row: number, { name, fallback }: Pick<TemplateSlot, 'name' | 'fallback'>) => ({ 'data-cell': `${row} ${name}`, modelValue: values[name] ?? '', 'aria-label': `${name}, row ${row + 1}`, placeholder: fallback, variant: 'plain' as const, maxlength: 500 })
 const isHere = (row: number, slot: string) => at.value.row === row && at.value.slot === slot
 /** Rows are drawn as they come into sight, however many a sheet has. */
-const HEIGHT = 300
+const MOST_HEIGHT = 300
+const ROW_HEIGHT = 40
+const height = computed(() => Math.min(MOST_HEIGHT, (table.rows.value.length + 1) * ROW_HEIGHT + 14))
 const headers = computed(() => [{ key: 'row', title: '', sortable: false, width: 34 }, ...names.value.map((name) => ({ key: name, title: name, sortable: false, minWidth: '150px' })), { key: 'remove', title: '', sortable: false, width: 40 }])
 /** What the row at hand gives, as far as it is worked out. */
 const shown = shallowRef<Filled>()
@@ -112,7 +114,7 @@ async function make(planned = false): Promise<void> {
   <section class="fill" aria-labelledby="fill-title">
     <h3 id="fill-title">Fill it</h3>
     <div ref="grid">
-      <v-data-table-virtual :headers="headers" :items="table.rows.value" item-value="id" :height="HEIGHT" fixed-header class="values">
+      <v-data-table-virtual :headers="headers" :items="table.rows.value" item-value="id" :height="height" fixed-header class="values">
         <template v-for="slot in slots" :key="slot.name" #[`header.${slot.name}`]>
           {{ slot.name }}
           <v-btn v-if="slot.options.length > 1" v-tooltip="`A row for each of its ${slot.options.length} options`" variant="text" size="small" @click="table.eachOption(slot.name, slot.options)">each of {{ slot.options.length.toLocaleString('en') }}</v-btn>
@@ -157,6 +159,7 @@ async function make(planned = false): Promise<void> {
 <style scoped>
 .fill {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
 }
 .values {

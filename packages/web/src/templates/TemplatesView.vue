@@ -149,6 +149,7 @@ useActions(() => [
 .templates,
 .template {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 header {
