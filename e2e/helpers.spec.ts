@@ -177,7 +177,7 @@ test('an answer is stopped, goes on after a reload, and one that cannot be used 
   await models({ misbehaviour: 'markup', times: 1 })
   await place(page).getByRole('button', { name: 'Put away' }).click()
   await (await open(page, 'Fill out')).getByRole('button', { name: 'Ask', exact: true }).click()
-  await expect(place(page).getByText('Markup and signs that are no words were taken away.')).toBeVisible({ timeout: 20_000 })
+  await expect(place(page).getByText('Markup and signs that are not words were removed.')).toBeVisible({ timeout: 20_000 })
   expect(await page.title()).not.toContain('taken')
 })
 

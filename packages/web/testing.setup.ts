@@ -1,6 +1,10 @@
 import { config } from '@vue/test-utils'
+import { vi } from 'vitest'
 import * as library from 'vuetify'
 import { options } from './src/app/vuetify.ts'
+
+// Files share their worker, and with it the library; modules of ours are each file's own, as what they mock is.
+vi.resetModules()
 
 // What the library measures with, and the test's browser has not.
 class NoObserver {

@@ -14,7 +14,7 @@ export const Import = Type.Object(
     rows: Type.Integer({ description: 'Prompts in it, before any is looked at.' }),
     mapping: Mapping,
     progress: Type.Integer({ description: 'Prompts written so far; none is there before all are.' }),
-    made: orNull(Type.Integer({ description: 'Prompts that were brought in.' })),
+    made: orNull(Type.Integer({ description: 'Prompts that were imported.' })),
     tag: Type.String({ description: 'Given to all that came in; may be empty.' }),
     problem: orNull(Type.String()),
     at: Instant,

@@ -19,7 +19,7 @@ export const Run = Type.Object(
     changes: Type.Array(Type.String({ description: 'What changed from the run before: engines and settings.' })),
     askedAt: Instant,
     stoppedAt: orNull(Instant),
-    byHand: Type.Boolean({ description: 'Waits for pictures made elsewhere to be brought in; stopping it ends that.' }),
+    byHand: Type.Boolean({ description: 'Waits for pictures made elsewhere to be imported; stopping it ends that.' }),
     sweep: orNull(Type.Object({ key: Type.String(), values: Type.Array(SettingValue) })),
     trialId: orNull(Id),
     cost: Type.Array(Amount),

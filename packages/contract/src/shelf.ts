@@ -73,7 +73,7 @@ export const changePrompts = route({
   id: 'changePrompts',
   method: 'post',
   path: '/api/prompts/change',
-  summary: 'Changes many prompts at once, all of them or none: tags added and taken away, status, project, or into the bin.',
+  summary: 'Changes many prompts at once, all of them or none: tags added and removed, status, project, or into the bin.',
   body: Type.Object(
     {
       prompts: Type.Array(Id, { minItems: 1, maxItems: 1_000 }),

@@ -1,5 +1,6 @@
 import type { Proof, Run, Turn, Version } from '@idolon/contract'
 import { emptyDraft, SHIPPED_ENGINES } from '@idolon/core'
+import { type DOMWrapper, flushPromises, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { useEngines } from './stores/engines.ts'
 
@@ -11,7 +12,7 @@ export function withEngines() {
   const pinia = createPinia()
   setActivePinia(pinia)
   useEngines().all = SHIPPED_ENGINES.map((profile) => ({ profile, connected: true, origin: 'shipped' as const, off: false, hasSecret: false, usage: { stored: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null } }))
-  return { plugins: [pinia], stubs: { RouterLink: { props: ['to'], template: '<a><slot /></a>' }, VDialog: { props: ['modelValue'], template: '<div v-if="modelValue"><slot /></div>' } } }
+  return { plugins: [pinia], stubs: { RouterLink: { props: ['to'], template: '<a><slot /></a>' }, VDialog: { props: ['modelValue'], template: '<div v-if="modelValue"><slot /></div>' }, VMenu: { template: '<div><slot name="activator" :props="{}" /><slot /></div>' } } }
 }
 
 export const aDraft = (text = 'a fox', more = {}) => ({ ...emptyDraft(), text, engines: [{ engine: 'burin' }], ...more })
@@ -70,3 +71,43 @@ export const aTurn = (kind: Turn['kind'], value: unknown, more: Partial<Turn> = 
 
 /** A setting that is a number from 1 to 10 or so, as an engine that ships has it. */
 export const burin2Guidance = SHIPPED_ENGINES.find(({ id, revision }) => id === 'burin' && revision === '2')!.settings.find((setting) => setting.kind === 'number' && setting.key === 'guidance') as Extract<(typeof SHIPPED_ENGINES)[number]['settings'][number], { kind: 'number' }>
+
+type Shown = Pick<VueWrapper, 'findAll' | 'findAllComponents'>
+
+/** A button, a menu's item or a tab by its words or its name. */
+export const named = (wrapper: Shown, name: string): DOMWrapper<Element> | undefined => wrapper.findAll('button, [role=menuitem], [role=option], a.v-btn').find((one) => one.text() === name || one.attributes('aria-label') === name)
+export const press = async (wrapper: Shown, name: string): Promise<void> => {
+  const found = named(wrapper, name)
+  if (!found) throw new Error(`Nothing here is called “${name}”; there are: ${wrapper.findAll('button, [role=menuitem]').map((one) => one.attributes('aria-label') ?? one.text()).join(', ')}`)
+  await found.trigger('click')
+  await flushPromises()
+}
+/** Those that have another one within stand first. */
+const FIELDS = ['VSelect', 'VCombobox', 'VTextarea', 'VTextField', 'VCheckbox', 'VSwitch', 'VRadioGroup', 'VSlider']
+/** A field by its label or its name. */
+export function fieldOf(wrapper: Shown, label: string): VueWrapper {
+  const all = FIELDS.flatMap((name) => wrapper.findAllComponents({ name }))
+  const nameOf = (one: VueWrapper) => String((one.props() as { label?: string }).label ?? one.vm.$attrs['aria-label'] ?? '')
+  const found = all.find((one) => nameOf(one) === label)
+  if (!found) throw new Error(`No field is called “${label}”; there are: ${all.map(nameOf).join(', ')}`)
+  return found
+}
+/** Types into a field; `leave` takes the focus from it, too. */
+export async function fill(wrapper: Shown, label: string, text: string, leave = false): Promise<void> {
+  const field = fieldOf(wrapper, label)
+  // A field with a list keeps its value in one of its own, before the one that is typed into.
+  const input = field.findAll('input').at(-1) ?? field.get('textarea')
+  await input.setValue(text)
+  if (leave) {
+    await input.trigger('change')
+    await input.trigger('blur')
+  }
+  await flushPromises()
+}
+/** Chooses in a list, ticks a box or moves a slider: the field's value is this one now. */
+export async function choose(wrapper: Shown, label: string, value: unknown): Promise<void> {
+  fieldOf(wrapper, label).vm.$emit('update:modelValue', value)
+  await flushPromises()
+}
+/** What a list offers, as it is shown. */
+export const offered = (wrapper: Shown, label: string): string[] => ((fieldOf(wrapper, label).props() as { items: (string | { title: string })[] }).items ?? []).map((item) => (typeof item === 'string' ? item : item.title))

@@ -14,7 +14,7 @@ export const negationInText: Check = (checked) => {
     noted
       ? `${checked.engine!.name} reads “${said}” as a wish for it and takes no leave-out list; say what is there instead.`
       : `An engine reads “${said}” as a wish for it; ${entries.length ? `“${entries.join('”, “')}” belongs` : 'it belongs'} on the leave-out list.`
-  const found: Finding[] = fromNoise(checked, 'leave-out', (said, { leaveOut }) => ({ kind: 'negation-in-text', severity: 'caution', reason: reason(said, leaveOut), label: noted ? 'Take it out' : 'Move it to the leave-out list' }))
+  const found: Finding[] = fromNoise(checked, 'leave-out', (said, { leaveOut }) => ({ kind: 'negation-in-text', severity: 'caution', reason: reason(said, leaveOut), label: noted ? 'Remove it' : 'Move it to the leave-out list' }))
   for (const match of checked.shown.matchAll(CLAUSE)) {
     const said = match[0].trimEnd()
     const range = { start: match.index, end: match.index + said.length }

@@ -6,5 +6,5 @@ export const settingsInText: Check = (checked) =>
     kind: 'settings-in-text',
     severity: 'caution',
     reason: `“${said}” is a setting; in the text it is read as a thing to draw, or not at all.`,
-    label: Object.keys(settings).length ? 'Move it to the settings' : 'Take it out',
+    label: Object.keys(settings).length ? 'Move it to the settings' : 'Remove it',
   }))

@@ -46,7 +46,7 @@ export const unsupported: Check = ({ draft, engine, phrases }) => {
         where: inText(range),
         ...(phrase ? { facet: phrase.facet } : {}),
         reason: `${engine.name} cannot be told that one phrase weighs more or less; the mark does nothing there.`,
-        fix: { label: 'Take the emphasis off', edits: [editBetween(draft, { ...draft, marks: withoutMarks(draft.marks, 'emphasis', range) }, [])], safe: false },
+        fix: { label: 'Remove the emphasis', edits: [editBetween(draft, { ...draft, marks: withoutMarks(draft.marks, 'emphasis', range) }, [])], safe: false },
       })
     }
   }

@@ -11,7 +11,7 @@ export function readEntries(text: string): { entries: GlossaryEntry[] } | { wron
   }
   if (!Array.isArray(given)) return { wrong: 'The file must hold a list of terms.' }
   if (given.length === 0) return { wrong: 'The list is empty.' }
-  if (given.length > 5_000) return { wrong: `The list has ${given.length} terms; 5,000 can be taken in at once.` }
+  if (given.length > 5_000) return { wrong: `The list has ${given.length} terms; 5,000 can be imported at once.` }
   for (const [i, entry] of (given as unknown[]).entries()) {
     const [error] = Value.Errors(GlossaryEntry, entry)
     if (!error) continue

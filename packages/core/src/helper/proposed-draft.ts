@@ -51,7 +51,7 @@ function withEntries(draft: Draft, entries: readonly string[]): Draft {
   return { ...draft, leaveOut: [...draft.leaveOut, ...come].slice(0, MAX_LEAVE_OUT) }
 }
 
-const NOISE_SAID = { 'lead-in': 'A lead-in was taken away', praise: 'Praise that says nothing of the picture was taken away', setting: 'Settings typed into the text stand as settings', 'leave-out': 'What is not to be shown stands as leave-outs' } as const
+const NOISE_SAID = { 'lead-in': 'A lead-in was removed', praise: 'Praise that says nothing of the picture was removed', setting: 'Settings typed into the text stand as settings', 'leave-out': 'What is not to be shown stands as leave-outs' } as const
 
 /** The text without what is no part of a picture, each thing put where it belongs. */
 function tidied(draft: Draft, reader: Reader): { draft: Draft; mended: string[] } {

@@ -37,7 +37,7 @@ export function takeAnswer(raw: string, kind: AnswerKind, { validate, words }: {
   const found = jsonIn(raw)
   if (!found) return { ok: false, problem: isEnglish(raw, words) ? 'The answer is plain text; a JSON value of the given shape was asked for.' : 'The answer is not in English, and not of the shape that was asked for.' }
   const mended: Mended = []
-  if (found.prose) mended.push('Text around the answer was taken away.')
+  if (found.prose) mended.push('Text around the answer was removed.')
   let value: unknown = found.value
   const wrapped = unwrapped(value, shape.schema)
   if (wrapped !== value) value = wrapped
@@ -54,7 +54,7 @@ export function takeAnswer(raw: string, kind: AnswerKind, { validate, words }: {
   if (wrong !== undefined) return { ok: false, problem: `The answer does not have the shape that was asked for: ${wrong}` }
   const before = JSON.stringify(value)
   const clean = shape.cleaned(value, cleanText)
-  if (JSON.stringify(clean) !== before) mended.push('Markup and signs that are no words were taken away.')
+  if (JSON.stringify(clean) !== before) mended.push('Markup and signs that are not words were removed.')
   const stillWrong = validate(kind, clean)
   if (stillWrong !== undefined) return { ok: false, problem: `Nothing usable is left of the answer: ${stillWrong}` }
   if (!isEnglish(shape.prose(clean).join('\n'), words)) return { ok: false, problem: 'The answer is not in English.' }

@@ -30,7 +30,7 @@ export function combinationsOf({ factors, way, skip }: Pick<TrialBody, 'factors'
   const rows = way.kind === 'all' ? everyCombination(sizes, allowed, most) : way.kind === 'one-at-a-time' ? oneAtATime(sizes, allowed) : way.kind === 'sample' ? sampleOf(sizes, allowed, way.count, way.seed) : everyPair(sizes, allowed)
   const [x = 1, y = 1] = sizes.toSorted((a, b) => b - a)
   const least = way.kind === 'pairs' && skip.length === 0 ? { least: x * y } : {}
-  if (rows.length === 0) return { rows, all, ...least, problem: 'The rules skip everything. Take one away.' }
+  if (rows.length === 0) return { rows, all, ...least, problem: 'The rules skip everything. Remove one.' }
   if (rows.length > MAX_COMBINATIONS) return { rows: rows.slice(0, MAX_COMBINATIONS), all, ...least, problem: `That would be ${way.kind === 'all' ? all.toLocaleString('en') : 'too many'} combinations; a plan tries at most ${MAX_COMBINATIONS}. Try every pair once, a sample, or fewer options.` }
   return { rows, all, ...least }
 }

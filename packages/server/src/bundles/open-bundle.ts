@@ -73,7 +73,7 @@ async function projectsInstead(trx: Knex.Transaction, bundle: Bundle, chosen: st
   const instead = new Map<string, string>()
   for (const { id, name } of bundle.projects) {
     const here = chosen ? { id: chosen, archived_at: null } : (rows.find((one) => one.id === id) ?? rows.find((one) => one.name === name.toLowerCase()))
-    if (here?.archived_at) throw new UnreadableFile(`the project “${name}” is archived here. Take it back from the archive, or choose another project.`)
+    if (here?.archived_at) throw new UnreadableFile(`the project “${name}” is archived here. Restore it from the archive, or choose another project.`)
     if (here) instead.set(id, here.id)
   }
   return instead

@@ -7,7 +7,7 @@ import { TABLES } from './tables.ts'
 
 const MOST_JSON = 300_000_000
 const FORMATS = /^idolon-bundle-\d+$/u
-const ANEW = 'Take the prompts out as a bundle once more where they come from.'
+const ANEW = 'Export the prompts as a bundle once more where they come from.'
 
 type Row = Record<string, unknown>
 

@@ -24,7 +24,7 @@ export function bundleRoutes(router: IRouter, db: Database, search: ShelfSearch)
     if (ids.length > MOST) throw new ProblemError('too-large', `A bundle holds at most ${MOST.toLocaleString('en')} prompts. Narrow the search, or choose some of them.`)
     const bundle = await gather(db, ids)
     const { rows } = await db.raw<{ rows: { size: number }[] }>('select coalesce(sum(size), 0)::bigint as size from pictures where sha256 = any(?::text[])', [bundle.pictures.map(({ sha256 }) => sha256)])
-    if ((rows[0]?.size ?? 0) > MOST_BYTES) throw new ProblemError('too-large', `The pictures of these prompts are more than ${MOST_BYTES / 1e9} GB together. Take them out in several bundles.`)
+    if ((rows[0]?.size ?? 0) > MOST_BYTES) throw new ProblemError('too-large', `The pictures of these prompts are more than ${MOST_BYTES / 1e9} GB together. Export them in several bundles.`)
     const zip = new ZipAnswer(response, 'prompts.bundle.zip')
     await zip.add(BUNDLE_FILE, JSON.stringify(bundle, null, 1))
     for (const { sha256, file } of bundle.pictures) {

@@ -13,7 +13,7 @@ const UNNAMED = 'Brought in'
 /** Finds a project by its name, whatever its capitals, or makes it. */
 export async function projectNamed(trx: Knex.Transaction, name: string): Promise<string> {
   const { rows } = await trx.raw<{ rows: { id: string; archived_at: Date | null }[] }>('select id, archived_at from projects where lower(name) = lower(?)', [name])
-  if (rows[0]?.archived_at) throw new ProblemError('project-archived', `The project “${name}” is archived. Nothing was brought in; take it back from the archive, or choose another project.`)
+  if (rows[0]?.archived_at) throw new ProblemError('project-archived', `The project “${name}” is archived. Nothing was imported; restore it from the archive, or choose another project.`)
   if (rows[0]) return rows[0].id
   const id = randomUUID()
   await trx('projects').insert({ id, name })

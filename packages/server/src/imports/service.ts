@@ -19,7 +19,7 @@ const MOST_BYTES = 300_000_000
 
 /** Says in the API's way what is wrong with a file. */
 export function asProblem(error: unknown): unknown {
-  if (error instanceof UnreadableFile) return new ProblemError('unreadable-file', `${/^(Line|“|prompt)/u.test(error.message) ? error.message : `The file cannot be read: ${error.message}`} Nothing was brought in.`)
+  if (error instanceof UnreadableFile) return new ProblemError('unreadable-file', `${/^(Line|“|prompt)/u.test(error.message) ? error.message : `The file cannot be read: ${error.message}`} Nothing was imported.`)
   if (error instanceof UnsafeArchive) return new ProblemError('unreadable-file', error.message)
   return error
 }
@@ -94,11 +94,11 @@ export class Imports {
   /** Asks for what is in a file to be brought in; a job does it, all or nothing. */
   async start(_actor: Actor, id: string, { mapping, ...asked }: AskedImport & { mapping: Mapping }): Promise<Import> {
     const row = await this.#row(id)
-    if (row.state === 'asked' || row.state === 'done') throw new ProblemError('not-now', row.state === 'done' ? 'What is in this file was brought in already. Choose the file again to bring it in once more.' : 'This file is being brought in.')
+    if (row.state === 'asked' || row.state === 'done') throw new ProblemError('not-now', row.state === 'done' ? 'What is in this file was imported already. Choose the file again to bring it in once more.' : 'This file is being brought in.')
     if (asked.project) {
       const state = await projectState(this.db, asked.project)
       if (!state) throw notFound('project')
-      if (state.archived_at) throw new ProblemError('project-archived', 'That project is archived. Nothing was brought in; take it back from the archive first, or choose another.')
+      if (state.archived_at) throw new ProblemError('project-archived', 'That project is archived. Nothing was imported; restore it from the archive first, or choose another.')
     }
     const tag = asked.tag.replace(/[,\n]+/gu, ' ').trim()
     await this.db.transaction(async (trx) => {
@@ -109,7 +109,7 @@ export class Imports {
   }
 
   async forget(_actor: Actor, id: string): Promise<void> {
-    if ((await this.#row(id)).state === 'asked') throw new ProblemError('not-now', 'This file is being brought in just now. Wait until it is done.')
+    if ((await this.#row(id)).state === 'asked') throw new ProblemError('not-now', 'This file is being imported just now. Wait until it is done.')
     await this.db('imports').where({ id }).delete()
   }
 }

@@ -39,7 +39,7 @@ export class ImportWorker {
     } catch (error) {
       const problem = asProblem(error)
       if (!(problem instanceof ProblemError)) this.log.error({ err: error, import: row.id }, 'a file was not brought in')
-      await this.#note(row.id, { state: 'failed', progress: 0, problem: problem instanceof ProblemError ? problem.detail : 'It could not be brought in; nothing of it was kept. Try again.' })
+      await this.#note(row.id, { state: 'failed', progress: 0, problem: problem instanceof ProblemError ? problem.detail : 'It could not be imported; nothing of it was kept. Try again.' })
     }
     return 1
   }
@@ -53,7 +53,7 @@ export class ImportWorker {
       const made = await this.#write(trx, row, held, parts)
       const { rowCount } = (await trx.raw<{ rowCount: number }>(`update imports set state = 'done', made = ? where id = ? and state = 'asked'`, [made, row.id]))
       // Another worker did it meanwhile.
-      if (rowCount === 0) throw new ProblemError('not-now', 'This file was brought in already.')
+      if (rowCount === 0) throw new ProblemError('not-now', 'This file was imported already.')
       await trx('import_parts').where({ import_id: row.id }).delete()
       await recordEvent(trx, { kind: 'project' })
       await recordEvent(trx, { kind: 'prompt' })

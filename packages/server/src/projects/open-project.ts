@@ -5,5 +5,5 @@ import { projectState } from '../prompts/store.ts'
 export async function demandOpenProject(db: Parameters<typeof projectState>[0], id: string): Promise<void> {
   const project = await projectState(db, id)
   if (!project) throw notFound('project')
-  if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Take it back from the archive first, or choose another.')
+  if (project.archived_at) throw new ProblemError('project-archived', 'That project is archived. Restore it from the archive first, or choose another.')
 }

@@ -98,7 +98,7 @@ export class LanguageModels {
 
   #headersOf({ connection, secret }: ModelAsking): Record<string, string> {
     const needs = Object.values(connection.headers ?? {}).some((value) => value.includes('{secret}'))
-    if (needs && secret === undefined) throw new ServiceFailure('The model wants a key and none is kept for it; give it on the Engines page. Nothing was sent.', { charged: 'no', again: false })
+    if (needs && secret === undefined) throw new ServiceFailure('The model needs an API key, and none is kept for it. Nothing was sent and nothing was charged. Give it on the Engines page.', { charged: 'no', again: false })
     return Object.fromEntries(Object.entries(connection.headers ?? {}).map(([name, value]) => [name, value.replaceAll('{secret}', secret ?? '')]))
   }
 

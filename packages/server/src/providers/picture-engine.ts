@@ -44,7 +44,7 @@ function refusal(status: number, said: string, retryAfter: string | null): Servi
   }
   if (status >= 300 && status < 400) return new ServiceFailure(`The engine sent the request elsewhere (status ${status}); Idolon does not follow. Give the new address in its profile.`, { charged: 'no', again: false })
   if (status >= 500) return new ServiceFailure(`The engine failed (status ${status}).${quoted}`, { charged: 'no', again: true })
-  if (status === 401 || status === 403) return new ServiceFailure(`The engine refused the request (status ${status}); look at the secret in its profile.${quoted}`, { charged: 'no', again: false })
+  if (status === 401 || status === 403) return new ServiceFailure(`The engine refused the request (status ${status}); look at its API key on the Engines page.${quoted}`, { charged: 'no', again: false })
   return new ServiceFailure(`The engine refused the request (status ${status}).${quoted}`, { charged: 'no', again: false })
 }
 const wrongAnswer = (what: string) => new ServiceFailure(`The engine answered, but ${what}.`, { charged: 'yes', again: false })
@@ -86,7 +86,7 @@ export class PictureEngines {
 
   #headersOf({ connection, secret }: Asking): Record<string, string> {
     const needs = Object.values(connection.headers ?? {}).some((value) => value.includes('{secret}'))
-    if (needs && secret === undefined) throw new ServiceFailure('The engine wants a secret and none is kept for it; give it on the Engines page. Nothing was sent.', { charged: 'no', again: false })
+    if (needs && secret === undefined) throw new ServiceFailure('The engine needs an API key, and none is kept for it. Nothing was sent and nothing was charged. Give it on the Engines page.', { charged: 'no', again: false })
     return Object.fromEntries(Object.entries(connection.headers ?? {}).map(([name, value]) => [name, value.replaceAll('{secret}', secret ?? '')]))
   }
 

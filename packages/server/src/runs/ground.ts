@@ -24,7 +24,7 @@ export async function groundOf(trx: Knex.Transaction, promptId: string, { id, re
   if (await trx(table).where({ id, prompt_id: promptId }).first('id')) return undefined
   // Locked, so that what several runs reserve at once is added up one after the other.
   const project = await trx('projects').where({ id: prompt.project_id }).forUpdate().first<{ archived_at: Date | null }>('archived_at')
-  if (project.archived_at) throw new ProblemError('project-archived', 'The project is archived. Take it back from the archive to try its prompts again.')
+  if (project.archived_at) throw new ProblemError('project-archived', 'The project is archived. Restore it from the archive to try its prompts again.')
   if (draft.revision !== revision) {
     throw new ProblemError('draft-moved', 'The draft has changed since you pressed the button. Nothing was spent; look at it and press again.', { revision: draft.revision })
   }

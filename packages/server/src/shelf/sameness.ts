@@ -70,7 +70,7 @@ export class Sameness {
     return this.db.transaction(async (trx) => {
       const rows = await this.#there(trx, [into, ...merged])
       const own = rows.find(({ id }) => id === into)
-      if (own?.merged_into) throw new ProblemError('invalid', 'That prompt is itself merged into another. Nothing was changed; take it out first, or merge into the other.')
+      if (own?.merged_into) throw new ProblemError('invalid', 'That prompt is itself merged into another. Nothing was changed; remove it from that merge first, or merge into the other.')
       const added = merged.flatMap((id) => rows.find((row) => row.id === id) ?? [])
       const note = [own?.note, ...added.map((row) => row.note)].map((one) => one?.trim()).filter((one, i, all) => one && all.indexOf(one) === i).join('\n\n')
       if (note.length > MOST_NOTE) throw new ProblemError('invalid', 'Their notes together are too long for one prompt. Nothing was changed; shorten one of them first.')

@@ -32,7 +32,7 @@ export class Shelf {
     if (project) {
       const state = await projectState(this.db, project)
       if (!state) throw notFound('project')
-      if (state.archived_at) throw new ProblemError('project-archived', 'That project is archived. Nothing was changed; take it back from the archive first, or choose another.')
+      if (state.archived_at) throw new ProblemError('project-archived', 'That project is archived. Nothing was changed; restore it from the archive first, or choose another.')
     }
     return this.db.transaction(async (trx) => {
       const tags = addTags.length || removeTags.length

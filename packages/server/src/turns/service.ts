@@ -26,7 +26,7 @@ const MOST_BACK = 6
 export async function lockProject(trx: Knex.Transaction, projectId: string): Promise<void> {
   const project = await trx('projects').where({ id: projectId }).forUpdate().first<{ archived_at: Date | null } | undefined>('archived_at')
   if (!project) throw notFound('project')
-  if (project.archived_at) throw new ProblemError('project-archived', 'The project is archived. Take it back from the archive to ask helpers again; nothing was sent.')
+  if (project.archived_at) throw new ProblemError('project-archived', 'The project is archived. Restore it from the archive to ask helpers again; nothing was sent.')
 }
 
 /** Askings of helpers: begun, stopped, read and decided. The asking itself is done by the turn worker. */

@@ -15,10 +15,10 @@ const filler = (reason = 'Says nothing.'): Finding => ({
   severity: 'tip',
   where: { in: 'text', start: 15, end: 26 },
   reason,
-  fix: { label: 'Remove from the merge', safe: true, edits: [{ text: [{ from: 13, to: 26, insert: '' }] }] },
+  fix: { label: 'Remove it', safe: true, edits: [{ text: [{ from: 13, to: 26, insert: '' }] }] },
 })
 
-/** A panel over a draft whose findings are given; a mended one is found no more. */
+/** A panel over a draft whose findings are given; a fixed one is found no more. */
 function panel(given: Finding[]) {
   const draft = shallowRef<Draft>({ ...emptyDraft(), text })
   const all = shallowRef<Finding[]>(given)
@@ -52,9 +52,9 @@ describe('ChecksPanel', () => {
     expect(wrapper.text()).not.toContain('Second.')
   })
 
-  it('mends a finding by its edit', async () => {
+  it('fixes a finding by its edit', async () => {
     const { draft, wrapper } = panel([filler()])
-    await wrapper.findAll('button').find((button) => button.text() === 'Take it out')!.trigger('click')
+    await wrapper.findAll('button').find((button) => button.text() === 'Remove it')!.trigger('click')
     await flushPromises()
     expect(draft.value.text).toBe('a fox at noon')
     expect(wrapper.text()).toContain('Nothing stands in the way of a try.')

@@ -2,7 +2,7 @@
 import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { costOf, countOf, type EngineProfile, MAX_COUNT, type Settings, sizeFor } from '@idolon/core'
 import { computed } from 'vue'
-import { between, whole } from '../shared/field-rules.ts'
+import NumberField from '../shared/NumberField.vue'
 import { sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import EngineSettings from './EngineSettings.vue'
@@ -33,18 +33,13 @@ const cost = computed(() => (props.profile ? sayAmounts([{ unit: props.profile.c
 const count = computed(() => countOf(props.settings))
 const connected = computed(() => engines.isConnected(props.profile))
 const name = computed(() => (props.profile ? `${props.profile.name} ${props.profile.revision}` : 'an engine that was removed'))
-function setCount(typed: unknown): void {
-  const text = String(typed ?? '').trim()
-  if (text === '') emit('set', { count: undefined })
-  else if (Number.isInteger(Number(text)) && Number(text) >= 1 && Number(text) <= MAX_COUNT) emit('set', { count: Number(text) })
-}
 </script>
 
 <template>
   <div class="row" role="group" :aria-label="`Asked of ${name}`">
     <v-select class="engine" label="Engine" :model-value="profile ? keyOf(profile) : null" :items="offered" @update:model-value="choose($event ?? '')" />
     <v-select class="ratio" label="Aspect ratio" :model-value="size ? keyOfSize(size) : null" :items="sizes" @update:model-value="chooseSize($event ?? '')" />
-    <v-text-field class="count" label="Results" type="number" min="1" :max="MAX_COUNT" :placeholder="String(count)" :model-value="settings['count'] ?? ''" :rules="[whole, between(1, MAX_COUNT)]" @update:model-value="setCount" />
+    <NumberField class="count" label="Results" :min="1" :max="MAX_COUNT" integer :placeholder="String(count)" :value="settings['count']" @set="emit('set', { count: $event })" />
     <EngineSettings v-if="profile" :profile="profile" :settings="settings" :seed="!several" @set="emit('set', $event)" />
     <span class="ends">
       <span v-if="several" class="soft">{{ cost }}</span>

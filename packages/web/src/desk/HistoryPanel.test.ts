@@ -55,7 +55,7 @@ describe('HistoryPanel', () => {
     const wrapper = panel('a fox', 1, [aVersion(1, 'a fox', { bestProof: aProof(), proofs: 2, keepers: 1 })])
     expect(wrapper.get('img').attributes('src')).toContain('/thumbnail')
     await wrapper.get('.line').trigger('click')
-    expect(wrapper.text()).toContain('Its best proof')
+    expect(wrapper.text()).toContain('Best proof')
     expect(wrapper.text()).toContain('2 proofs, 1 kept')
   })
 })

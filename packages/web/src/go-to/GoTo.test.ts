@@ -26,7 +26,7 @@ async function open() {
     await wrapper.get('input').trigger('keydown', { key: 'Enter' })
     wrapper.getComponent(VDialog).vm.$emit('afterLeave')
   }
-  return { wrapper, choose, names: () => wrapper.findAll('li').map((li) => li.get('span').text()), type: (text: string) => wrapper.get('input').setValue(text) }
+  return { wrapper, choose, names: () => wrapper.findAll('[role=option]').map((one) => one.get('.v-list-item-title').text()), type: (text: string) => wrapper.get('input').setValue(text) }
 }
 
 enableAutoUnmount(afterEach)

@@ -8,12 +8,12 @@ const result = (name: string, side: number, passed: boolean | null, more: Partia
 const run = (results: CaseResult[], more: Partial<CaseRun> = {}): CaseRun => ({ id: 'c', helperId: 'h', projectId: 'j', sides: [{ version: 1, model: 'quoin' }, { version: 2, model: 'quoin' }], askedAt: '2026-01-01T10:00:00Z', stoppedAt: null, unit: 'token', results, ...more })
 const table = (given: CaseRun) => mount(CaseRunTable, { props: { run: given }, global: withEngines() })
 
-it('puts what fails first, and says what a change broke and mended', () => {
+it('puts what fails first, and says what a change broke and fixed', () => {
   const wrapper = table(run([result('fox', 0, true), result('fox', 1, true), result('hen', 0, true), result('hen', 1, false), result('bee', 0, false), result('bee', 1, false), result('owl', 0, false), result('owl', 1, true)]))
   const names = wrapper.findAll('tbody th').map((one) => one.text())
   expect(names[0]).toBe('bee')
   expect(names.at(-1)).toBe('fox')
-  expect(names).toEqual(expect.arrayContaining(['hen broken', 'owl mended']))
+  expect(names).toEqual(expect.arrayContaining(['hen broken', 'owl fixed']))
   expect(wrapper.get('.sentence').text()).toMatch(/Version 1, quoin passes 2 of 4, version 2, quoin 2/)
   expect(wrapper.findAll('thead th')[1]!.text()).toContain('2 of 4 pass, 400 tokens, half within 1.0 s')
 })

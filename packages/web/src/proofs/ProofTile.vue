@@ -12,7 +12,7 @@ const props = withDefaults(defineProps<{ proof: Proof; height?: number }>(), { h
 const emit = defineEmits<{ changed: [proof: Proof]; move: [by: number] }>()
 const router = useRouter()
 const task = useTask()
-const button = ref<HTMLElement>()
+const button = ref<HTMLElement | { $el: HTMLElement }>()
 
 const size = computed(() => {
   const { width, height } = props.proof.picture ?? { width: Number(props.proof.output.settings['width'] ?? 3), height: Number(props.proof.output.settings['height'] ?? 2) }
@@ -42,7 +42,12 @@ const again = () =>
   task(async () => {
     emit('changed', await call(askAgain, { params: { proof: props.proof.id } }))
   })
-defineExpose({ focus: () => button.value?.focus() })
+defineExpose({
+  focus: () => {
+    const shown = button.value
+    if (shown) ('$el' in shown ? shown.$el : shown).focus()
+  },
+})
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
-import { aTurn } from '../testing.test-support.ts'
+import { aTurn, fill } from '../testing.test-support.ts'
 import IdeasPanel from './IdeasPanel.vue'
 
 const IDEAS = ['a ferry at dawn', 'a net being mended', 'a gull on a post', 'a lighthouse in fog', 'a rope locker']
@@ -10,8 +10,7 @@ const button = (wrapper: ReturnType<typeof panel>, name: string) => wrapper.find
 it('makes prompts of the ideas that are chosen, by number, with ranges, whatever else is typed', async () => {
   const wrapper = panel()
   expect(button(wrapper, 'Make a prompt of it').attributes('disabled')).toBeDefined()
-  const field = wrapper.get('[aria-label="Choose by number"]')
-  await field.setValue('1, 3-4; 5- x 0 9, ')
+  await fill(wrapper, 'Or by number', '1, 3-4; 5- x 0 9, ', true)
   await button(wrapper, 'Make 4 prompts').trigger('click')
   expect(wrapper.emitted('make')).toEqual([[[IDEAS[0], IDEAS[2], IDEAS[3], IDEAS[4]]]])
   await button(wrapper, 'Choose all').trigger('click')

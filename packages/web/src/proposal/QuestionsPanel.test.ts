@@ -3,7 +3,7 @@ import { mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
 import { shallowRef } from 'vue'
 import type { DraftSession } from '../desk/draft-session.ts'
-import { aDraft, aTurn } from '../testing.test-support.ts'
+import { aDraft, aTurn, fill } from '../testing.test-support.ts'
 import QuestionsPanel from './QuestionsPanel.vue'
 
 it('turns an answer into a phrase of its facet, marked as the helper’s, by a press or in own words', async () => {
@@ -14,8 +14,7 @@ it('turns an answer into a phrase of its facet, marked as the helper’s, by a p
   await wrapper.findAll('button').find((one) => one.text() === 'at dusk')!.trigger('click')
   expect(draft.value.text).toBe('a fox, at dusk')
   expect(draft.value.marks).toEqual(expect.arrayContaining([expect.objectContaining({ kind: 'facet', facet: 'moment' }), expect.objectContaining({ kind: 'from', source: { type: 'helper', id: 'ask-me', version: 3 } })]))
-  const own = wrapper.get('[aria-label="Your own answer: What kind of picture?"]')
-  await own.setValue('  a woodcut ')
+  await fill(wrapper, 'Your own answer: What kind of picture?', '  a woodcut ')
   await wrapper.get('form').trigger('submit')
   expect(draft.value.text).toBe('a fox, at dusk, a woodcut')
   expect(wrapper.emitted('decided')).toEqual([[1, 1], [2, 0]])

@@ -62,7 +62,7 @@ it('proposes again what undo takes back, and keeps what the writer types meanwhi
 })
 
 it('takes nothing that would change locked words when all is taken', async () => {
-  const { draft, proposal, settle } = desk('heron', 'heron, reeds, fixed')
+  const { draft, proposal, settle } = desk('heron', 'heron, reeds, locked')
   await settle()
   await proposal.take(proposal.takeable.value)
   expect(draft.value.text).toBe('heron, reeds')

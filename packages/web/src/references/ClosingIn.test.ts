@@ -2,7 +2,7 @@ import type { CloseTry } from '@idolon/contract'
 import { emptyDraft } from '@idolon/core'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { withEngines } from '../testing.test-support.ts'
+import { choose, withEngines } from '../testing.test-support.ts'
 import ClosingIn from './ClosingIn.vue'
 import { aReading, aReference } from './reading.test-support.ts'
 
@@ -79,7 +79,7 @@ describe('closing in', () => {
     const wrapper = await shown()
     expect(wrapper.findAll('.try')).toHaveLength(1)
     expect(wrapper.get('.try').text()).toContain('30 %')
-    await wrapper.get('select').setValue('x')
+    await choose(wrapper, 'Tries of', 'x')
     expect(wrapper.get('.try').text()).toContain('70 %')
   })
 

@@ -1,7 +1,7 @@
 import type { Agreement } from '@idolon/contract'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { withEngines } from '../testing.test-support.ts'
+import { fill, withEngines } from '../testing.test-support.ts'
 import { aWhole } from './reading.test-support.ts'
 import ReadingPhrases from './ReadingPhrases.vue'
 
@@ -44,15 +44,15 @@ describe('what is said of a picture', () => {
 
   it('takes all but what is contradicted, which is taken by its own press', async () => {
     const wrapper = await shown()
-    await press(wrapper, 'Take all that nothing contradicts')
+    await press(wrapper, 'Accept all that nothing contradicts')
     expect(wrapper.get('.saying').text()).toBe('a dog, cool colours, hushed')
-    await press(wrapper, 'Take at dusk')
+    await press(wrapper, 'Accept at dusk')
     expect(wrapper.get('.saying').text()).toContain('at dusk')
   })
 
   it('puts another subject in place of the picture’s, and keeps what is borne out', async () => {
     const wrapper = await shown()
-    await wrapper.get('input[placeholder="as in the picture"]').setValue('a tram')
+    await fill(wrapper, 'another subject', 'a tram')
     expect(wrapper.get('.saying').text()).toBe('a tram, cool colours')
     await wrapper.get('form').trigger('submit')
     await flushPromises()
@@ -61,7 +61,7 @@ describe('what is said of a picture', () => {
 
   it('keeps what was taken and changed when a model answers meanwhile', async () => {
     const wrapper = await shown()
-    await press(wrapper, 'Take a dog')
+    await press(wrapper, 'Accept a dog')
     await press(wrapper, 'Change a dog')
     await wrapper.get('li input').setValue('an old dog')
     await wrapper.get('li input').trigger('keydown', { key: 'Enter' })

@@ -16,7 +16,7 @@ const terms = computed(() => Object.fromEntries(SWAPS.map((part) => [part, part 
 <template>
   <fieldset class="swap">
     <legend>The same picture with</legend>
-    <v-combobox v-for="part in SWAPS" :key="part" :model-value="swaps[part]" :label="LABELS[part]" :items="terms[part] ?? []" maxlength="400" placeholder="as in the picture" hide-no-data @update:search="emit('swap', part, $event ?? '')" />
+    <v-combobox v-for="part in SWAPS" :key="part" :model-value="swaps[part]" :label="LABELS[part]" :items="terms[part] ?? []" maxlength="400" placeholder="as in the picture" hide-no-data @update:model-value="emit('swap', part, String($event ?? ''))" />
   </fieldset>
 </template>
 

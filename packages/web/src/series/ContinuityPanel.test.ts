@@ -43,6 +43,7 @@ describe('continuity', () => {
     const { wrapper, changeScene } = await shown([slip({ dismissed: 'He took it off.' })], [{ kind: 'dress', reason: 'in another scene then', because: 'He took it off.' }])
     expect(wrapper.text()).toContain('It holds together')
     expect(wrapper.text()).toContain('1 slip dismissed')
+    await wrapper.get('.v-expansion-panel-title').trigger('click')
     await press(wrapper, 'Look at it again')
     expect(changeScene.mock.calls[0]).toMatchObject(['b', { body: { dismissed: [] } }])
   })

@@ -2,7 +2,7 @@ import type { Agreement } from '@idolon/contract'
 import { blankPart, type PartBody } from '@idolon/core'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { withEngines } from '../testing.test-support.ts'
+import { choose, withEngines } from '../testing.test-support.ts'
 import LookFromReference from './LookFromReference.vue'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -16,8 +16,8 @@ async function shown() {
   call.mockImplementation((route: { id: string }) => Promise.resolve(route.id === 'listReferences' ? [{ id: 'r1', name: 'The heron', picture: { sha256: 'f'.repeat(64) }, proofId: null }] : { rows, captions: [{ model: { id: 'quoin', name: 'Quoin' } }] }))
   const wrapper = mount(LookFromReference, { props: { projectId: 'j', body: HERON }, global: withEngines(), attachTo: document.body })
   await flushPromises()
-  await wrapper.get('select').setValue('r1')
-  await flushPromises()
+  await wrapper.get('.v-expansion-panel-title').trigger('click')
+  await choose(wrapper, 'Reference to take from', 'r1')
   return wrapper
 }
 beforeEach(() => void call.mockReset())

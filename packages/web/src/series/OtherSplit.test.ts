@@ -25,13 +25,13 @@ it('finds where a model begins scenes, at the sentences that hold its words, and
   expect(wrapper.emitted('other')?.at(-1)).toEqual([{ by: 'Quoin', starts: [0, STORY.indexOf('He slept'), NEXT] }])
   expect(wrapper.text()).toContain('Quoin sees 3 scenes, here are 2; 2 begin at the same sentence.')
   expect(wrapper.text()).toContain('stands nowhere in the story: “A dragon came”')
-  await wrapper.findAll('button').find((one) => one.text() === 'Take its split whole')!.trigger('click')
+  await wrapper.findAll('button').find((one) => one.text() === 'Accept its split')!.trigger('click')
   expect(wrapper.emitted('take')).toEqual([[[0, STORY.indexOf('He slept'), NEXT]]])
 })
 
 it('has nothing to take where both say the same, and puts the answer away when the story changes', async () => {
   const wrapper = await answered([{ begins: 'At dusk', beat: 'x' }, { begins: 'The next morning', beat: 'x' }], [0, NEXT])
-  expect(wrapper.findAll('button').filter((one) => one.text().includes('whole')).map((one) => one.attributes('disabled') !== undefined)).toEqual([true, true])
+  expect(wrapper.findAll('button').filter((one) => one.text().endsWith('split')).map((one) => one.attributes('disabled') !== undefined)).toEqual([true, true])
   await wrapper.setProps({ story: `${STORY} And so on.` })
   expect((asking.current as { close: ReturnType<typeof vi.fn> }).close).toHaveBeenCalledOnce()
 })

@@ -1,6 +1,6 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, expect, it, vi } from 'vitest'
-import { withEngines } from '../testing.test-support.ts'
+import { choose, fill, withEngines } from '../testing.test-support.ts'
 import PartFromPhrases from './PartFromPhrases.vue'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -21,9 +21,9 @@ const kept = () => (call.mock.calls[0] as [unknown, { body: { body: { kind: stri
 it('takes what belongs to the kind at first, and makes the part that is chosen', async () => {
   const wrapper = shown()
   expect(wrapper.findAll('li .words').map((one) => one.text())).toEqual(['an elderly beekeeper', 'waxed canvas coat'])
-  await wrapper.get<HTMLInputElement>('input[value="place"]').setValue(true)
+  await choose(wrapper, 'What it becomes', 'place')
   expect(wrapper.findAll<HTMLInputElement>('li input').map((one) => one.element.checked)).toEqual([false, true, false])
-  await wrapper.get('input.field').setValue('The apiary')
+  await fill(wrapper, 'Its name, as scenes will call it', 'The apiary')
   await wrapper.get('form').trigger('submit')
   await flushPromises()
   expect(kept()).toMatchObject({ kind: 'place', name: 'The apiary', says: [{ text: 'terraced apiary' }], variants: [], references: [] })
@@ -32,9 +32,9 @@ it('takes what belongs to the kind at first, and makes the part that is chosen',
 
 it('makes what may change a variant, and takes the picture along in the role of its kind', async () => {
   const wrapper = shown('f'.repeat(64))
-  await wrapper.get<HTMLInputElement>('input[value="place"]').setValue(true)
+  await choose(wrapper, 'What it becomes', 'place')
   for (const box of wrapper.findAll<HTMLInputElement>('li input')) await box.setValue(true)
-  await wrapper.get('input.field').setValue('The apiary')
+  await fill(wrapper, 'Its name, as scenes will call it', 'The apiary')
   await wrapper.get('form').trigger('submit')
   await flushPromises()
   expect(kept()).toMatchObject({ variants: [{ aspect: 'light', text: 'low sun' }], references: [{ role: 'layout' }] })

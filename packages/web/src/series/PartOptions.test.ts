@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it, vi } from 'vitest'
 import { useProjects } from '../stores/projects.ts'
-import { withEngines } from '../testing.test-support.ts'
+import { press, withEngines } from '../testing.test-support.ts'
 import PartOptions from './PartOptions.vue'
 import { aPart } from './series.test-support.ts'
 
@@ -18,11 +18,11 @@ it('gives all of a kind, one of them, or what one may change into, as options', 
   projects.chosen = 'j'
   const wrapper = mount(PartOptions, { global })
   await flushPromises()
-  expect(wrapper.findAll('option').map((one) => one.text())).toEqual(['Add characters, places, styles …', 'all 2 characters', 'Hedda', 'Corin', 'Hedda: every dress'])
-  const chosen = async (value: string) => {
-    await wrapper.get('select').setValue(value)
+  expect(wrapper.findAll('[role=menuitem]').map((one) => one.text())).toEqual(['all 2 characters', 'Hedda', 'Corin', 'Hedda: every dress'])
+  const chosen = async (title: string) => {
+    await press(wrapper, title)
     return wrapper.emitted('add')!.at(-1)![0]
   }
-  expect(await chosen('character')).toEqual(['an old beekeeper, white plait', 'a boy of twelve'])
-  expect(await chosen('part-Hedda dress')).toEqual(['in a waxed coat', 'in a shawl'])
+  expect(await chosen('all 2 characters')).toEqual(['an old beekeeper, white plait', 'a boy of twelve'])
+  expect(await chosen('Hedda: every dress')).toEqual(['in a waxed coat', 'in a shawl'])
 })

@@ -22,9 +22,9 @@ it('takes a change in one scene or in all, those that stay as they are among the
   const offers = [offer('a', { changed: [{ before: 'a', after: 'b' }] }), offer('b')]
   const wrapper = shown(offers)
   const press = (name: string) => wrapper.findAll('button').find((one) => one.text() === name)!.trigger('click')
-  await press('Take')
-  await press('Take it in all')
-  await press('Leave all')
+  await press('Accept')
+  await press('Accept all')
+  await press('Reject all')
   expect(wrapper.emitted('decide')).toEqual([[[offers[0]], []], [offers, []], [[], offers]])
   expect(shown(offers, false).findAll('button')).toHaveLength(0)
 })

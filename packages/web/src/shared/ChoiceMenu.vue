@@ -19,7 +19,7 @@ const MOST_HEIGHT = 420
     </template>
     <v-list role="menu" :aria-label="label">
       <template v-for="item in items" :key="item.value ?? item.title">
-        <v-list-item v-if="item.value !== undefined" role="menuitem" :title="item.title" :subtitle="item.detail ?? false" @click="emit('choose', item.value)" />
+        <v-list-item v-if="item.value !== undefined" role="menuitem" :title="item.title" v-bind="item.detail ? { subtitle: item.detail } : {}" @click="emit('choose', item.value)" />
         <v-list-subheader v-else :title="item.title" />
       </template>
     </v-list>

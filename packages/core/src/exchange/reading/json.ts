@@ -42,7 +42,7 @@ function parsed(text: string): unknown {
     try {
       if (lines.length > 1 && /^\s*[[{"]/u.test(lines[1]!)) return lines.map((line): unknown => JSON.parse(line))
     } catch { /* Where the whole breaks says more. */ }
-    throw new UnreadableFile('this is not JSON. Mend it there, or take it out of the program it comes from once more.', lineAt(text, breakOf(text)))
+    throw new UnreadableFile('this is not JSON. Fix it there, or export it from its program once more.', lineAt(text, breakOf(text)))
   }
 }
 
