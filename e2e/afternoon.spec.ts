@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { AxeBuilder } from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { api, expect, type PromptAnswer, promptNow, saved, test, textOf } from './application.ts'
+import { api, choose, expect, type PromptAnswer, promptNow, saved, test, textOf } from './application.ts'
 
 const TEXT = 'A brass heron, a clockwork bird, by a lake at night, gouache picture book illustration'
 const CEILING = 400
@@ -15,6 +15,8 @@ async function begin(): Promise<{ prompt: string; project: string }> {
   return { prompt: prompt.id, project: project.id }
 }
 const runRow = (page: Page, version: number) => page.getByRole('group', { name: new RegExp(`^Version ${version} of`) }).first()
+/** All tries of the prompt stand beside the text. */
+const allTries = (page: Page) => page.getByRole('tab', { name: 'Proofs' }).click()
 const tiles = (page: Page, version: number, engine = '') => runRow(page, version).getByRole('button', { name: new RegExp(`version ${version}, ${engine}.*result`) })
 async function isBack(page: Page, version: number, results: number): Promise<void> {
   await expect(tiles(page, version)).toHaveCount(results, { timeout: 40_000 })
@@ -32,8 +34,8 @@ test('an afternoon: six versions over three engines, faults turned into leave-ou
   await page.getByRole('button', { name: 'Try it' }).click()
   await isBack(page, 1, 2)
 
-  await page.getByRole('button', { name: 'Ask another engine too' }).click()
-  await page.getByRole('button', { name: 'Ask another engine too' }).click()
+  await page.getByRole('button', { name: 'Add an engine' }).click()
+  await page.getByRole('button', { name: 'Add an engine' }).click()
   await expect(page.getByRole('group', { name: /^Asked of/ })).toHaveCount(3)
   await write(page, ', low angle')
   await page.getByRole('button', { name: 'Try it' }).click()
@@ -45,6 +47,7 @@ test('an afternoon: six versions over three engines, faults turned into leave-ou
     await page.keyboard.press('e')
     await page.keyboard.press('d')
   }
+  await allTries(page)
   const against = page.getByRole('region', { name: 'Against repeated faults' })
   await expect(against.getByText('Brayer 2: extra people on 2 of 2')).toBeVisible()
   await against.getByRole('button', { name: 'Leave out “extra people” and “bystanders”' }).click()
@@ -54,6 +57,7 @@ test('an afternoon: six versions over three engines, faults turned into leave-ou
 
   // Two changes at once are said to be two; one is kept, the other waits.
   await write(page, ', rim light from the left, glowing bees')
+  await page.getByRole('button', { name: '2 changes since' }).click()
   const since = page.getByRole('region', { name: 'Changes since the last try' })
   await expect(since.getByText('2 changes; what shows cannot be told apart.')).toBeVisible()
   await since.getByRole('listitem').filter({ hasText: 'rim light from the left' }).getByRole('button', { name: 'Keep only this' }).click()
@@ -62,7 +66,7 @@ test('an afternoon: six versions over three engines, faults turned into leave-ou
   await expect(saved(page)).toBeVisible()
   await page.getByRole('button', { name: 'Try it' }).click()
   await isBack(page, 4, 6)
-  await since.getByRole('button', { name: 'Take it up' }).click()
+  await since.getByRole('button', { name: 'Apply it' }).click()
   await expect(textOf(page)).toContainText('glowing bees')
   await expect(saved(page)).toBeVisible()
   await page.getByRole('button', { name: 'Try it' }).click()
@@ -80,7 +84,7 @@ test('an afternoon: six versions over three engines, faults turned into leave-ou
   await expect(history.getByRole('button', { name: /^Version 6/ })).toContainText('+ falling snow')
 
   // On the sheet, versions stand in rows and engines in columns; the keepers are ranked without knowing what made them.
-  await page.getByRole('link', { name: 'All as a sheet' }).click()
+  await page.getByRole('link', { name: 'As a sheet' }).click()
   const sheet = page.getByRole('listbox', { name: /^Proofs/ })
   await expect(sheet.getByText('Tympan 2', { exact: true })).toBeVisible()
   const option = (n: number) => sheet.getByRole('option').nth(n)
@@ -92,7 +96,7 @@ test('an afternoon: six versions over three engines, faults turned into leave-ou
   await page.getByRole('button', { name: 'Side by side' }).click()
   await expect(page.getByText(/thing(s)? differ|Nothing differs/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Back' }).click()
-  await page.getByLabel('Verdict').selectOption('keep')
+  await choose(page, 'Verdict', 'keep')
   await page.getByRole('button', { name: 'Judge all of these blind' }).click()
   await expect(page.getByRole('group', { name: /^Two pictures/ })).toBeVisible()
   await expect(page.getByText(/Burin|Brayer|Tympan/)).toHaveCount(0)
@@ -136,7 +140,7 @@ test('the same without the mouse', async ({ page }) => {
   await isBack(page, 1, 2)
   expect((await promptNow(prompt)).draft.text).toBe(TEXT)
   await textOf(page).focus()
-  await tabTo('Ask another engine too')
+  await tabTo('Add an engine')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('group', { name: /^Asked of/ })).toHaveCount(2)
   await textOf(page).press('ControlOrMeta+End')
@@ -155,6 +159,7 @@ test('the same without the mouse', async ({ page }) => {
     await page.keyboard.press('d')
     await page.keyboard.press('ArrowRight')
   }
+  await goTo('tries of', 'Tries of this prompt')
   await expect(page.getByText('Brayer 2: clutter on 2 of 2')).toBeVisible()
   await textOf(page).focus()
   await tabTo('Leave out “clutter”')

@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test'
+import { test as base, type FileChooser, type Locator, type Page } from '@playwright/test'
 import { startApplication } from './start-application.ts'
 
 export { expect } from '@playwright/test'
@@ -58,6 +58,24 @@ export const promptNow = (id: string) => api<PromptAnswer>('GET', `/api/prompts/
 export const promptOnDesk = (page: Page): string => /\/desk\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? ''
 export const saved = (page: Page) => page.getByText('Saved', { exact: true })
 export const textOf = (page: Page) => page.getByRole('textbox', { name: 'Text of the prompt' })
+
+/** Chooses in a field with a list: opened by a press, chosen by its words. */
+export async function choose(page: Page, field: string | Locator, option: string | RegExp): Promise<void> {
+  const box = typeof field === 'string' ? page.getByRole('combobox', { name: field, exact: true }).first() : field
+  // What is chosen stands over the field that has the name.
+  await box.click({ force: true })
+  await page.getByRole('option', { name: option, ...(typeof option === 'string' ? { exact: true } : {}) }).last().click()
+}
+/** A press that opens the browser's own dialog for files. */
+export async function chooseFiles(page: Page, button: Locator, files: Parameters<FileChooser['setFiles']>[0]): Promise<void> {
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button.click()])
+  await chooser.setFiles(files)
+}
+/** An act of a menu, by the menu's and its own words. */
+export async function act(page: Page, menu: string, name: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name: menu, exact: true }).click()
+  await page.getByRole('menuitem', { name }).click()
+}
 
 /** A new prompt on the Desk, with the caret in its text. */
 export async function newPrompt(page: Page, text = ''): Promise<string> {

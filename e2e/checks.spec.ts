@@ -2,7 +2,7 @@ import { expect, newPrompt, promptNow, saved, test, textOf } from './application
 
 const FLAWED = 'Please draw a knight on a bicycle at high noon under a full moon, oil painting, masterpiece, seed 12'
 
-test('findings are walked, mended and dismissed by keyboard; each mending is one step back', async ({ page }) => {
+test('findings are walked, fixed and dismissed by keyboard; each fix is one step back', async ({ page }) => {
   await newPrompt(page, FLAWED)
   const checks = page.getByRole('region', { name: 'Checks' })
   await expect(checks).toContainText('“high noon” and “under a full moon” are two hours of the day')
@@ -12,18 +12,18 @@ test('findings are walked, mended and dismissed by keyboard; each mending is one
   await page.keyboard.press('F8')
   await expect.poll(() => page.evaluate(() => getSelection()?.toString())).toBe('Please draw')
 
-  const mend = checks.getByRole('button', { name: /^Mend the/ })
-  await mend.focus()
+  const fix = checks.getByRole('button', { name: /^Fix the/ })
+  await fix.focus()
   await page.keyboard.press('Enter')
   await expect(textOf(page)).toHaveText('A knight on a bicycle at high noon under a full moon, oil painting')
-  await expect(page.getByText('3 things mended')).toBeVisible()
+  await expect(page.getByText('3 things fixed')).toBeVisible()
   await textOf(page).focus()
   await page.keyboard.press('Control+z')
   await expect(textOf(page)).toHaveText('A knight on a bicycle at high noon under a full moon, oil painting, masterpiece')
   await expect(page.locator('.checks[aria-busy=false]')).toContainText('1 tip')
 
   await checks.getByRole('button', { name: /two hours of the day/ }).first().focus()
-  await page.keyboard.press('w')
+  await page.keyboard.press('d')
   await page.keyboard.type('an eclipse')
   await page.keyboard.press('Enter')
   await expect(checks).not.toContainText('two hours of the day')

@@ -1,4 +1,4 @@
-import { api, engine, expect, newPrompt, test } from './application.ts'
+import { api, choose, engine, expect, newPrompt, test } from './application.ts'
 
 test.afterEach(() => engine({ fault: 'none', delayMs: 0 }))
 
@@ -13,7 +13,7 @@ test('an engine is tried with one picture, its request seen before; switched off
   await page.getByRole('button', { name: 'Switch it off' }).click()
   await expect(page.getByText('It is switched off: nothing is asked of it.')).toBeVisible()
   await newPrompt(page, 'a heron, engraving')
-  await page.getByRole('combobox', { name: 'Engine' }).selectOption('brayer')
+  await choose(page, 'Engine', /^Brayer 2/)
   await expect(page.getByRole('button', { name: 'Try it' })).toBeDisabled()
   await page.goto('/engines?engine=brayer%7C2')
   await page.getByRole('button', { name: 'Switch it on' }).click()
@@ -33,7 +33,7 @@ test('each fault for practice ends in a plain message and a proof that can be as
   ]
   for (const [name, says] of faults) {
     await page.goto('/engines?engine=burin%7C2')
-    await page.getByLabel('For practice, a simulated engine').selectOption({ label: name })
+    await choose(page, 'For practice, a simulated engine', name)
     await page.getByRole('button', { name: 'Have it misbehave' }).click()
     await expect(page.getByText(`The next request to a simulated engine: it ${name}.`)).toBeVisible()
     await page.goto(`/desk/${id}`)
@@ -64,9 +64,9 @@ test('a service is connected by its profile; what contradicts itself is said wit
   await connection.fill(written)
   await page.getByRole('button', { name: 'Save the profile' }).click()
   await expect(page.getByRole('heading', { name: /Press 1/ })).toBeVisible()
-  await page.getByLabel('Its secret, for {secret} in the headers').fill('tok-123')
-  await page.getByRole('button', { name: 'Keep the secret' }).click()
-  await expect(page.getByText('A secret is kept; a new one takes its place')).toBeVisible()
+  await page.getByLabel('API key, for {secret} in the headers').fill('tok-123')
+  await page.getByRole('button', { name: 'Keep the API key' }).click()
+  await expect(page.getByText('An API key is kept; a new one takes its place')).toBeVisible()
   expect(await page.content()).not.toContain('tok-123')
   await page.getByRole('button', { name: 'Try it with one picture' }).click()
   await expect(page.getByText(/Nothing was sent to pictures\.example/).last()).toBeVisible()

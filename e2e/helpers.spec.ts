@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Locator, Page } from '@playwright/test'
-import { api, expect, models, newPrompt, promptNow, saved, test, textOf } from './application.ts'
+import { api, choose, expect, models, newPrompt, promptNow, saved, test, textOf } from './application.ts'
 
 test.beforeEach(async ({ page }) => {
   await models({ misbehaviour: 'none', gullible: false, delayMs: 0 })
@@ -20,8 +20,8 @@ async function open(page: Page, name: string): Promise<Locator> {
   if ((await helper.getAttribute('aria-expanded')) !== 'true') await helper.click()
   return panel
 }
-const takeButtons = (page: Page) => place(page).getByRole('button', { name: /^Take: / })
-const leaveButtons = (page: Page) => place(page).getByRole('button', { name: /^Leave: / })
+const takeButtons = (page: Page) => place(page).getByRole('button', { name: /^Accept: / })
+const leaveButtons = (page: Page) => place(page).getByRole('button', { name: /^Reject: / })
 /** Takes the first changes and leaves the rest. */
 async function takeSome(page: Page, count: number): Promise<void> {
   await expect(takeButtons(page).first()).toBeEnabled()
@@ -30,9 +30,9 @@ async function takeSome(page: Page, count: number): Promise<void> {
     await takeButtons(page).first().click()
     await expect.poll(() => takeButtons(page).count()).toBeLessThan(before)
   }
-  if ((await leaveButtons(page).count()) > 0) await place(page).getByRole('button', { name: 'Leave all' }).click()
+  if ((await leaveButtons(page).count()) > 0) await place(page).getByRole('button', { name: 'Reject all' }).click()
   await expect(place(page).getByText(/^Decided: /)).toBeVisible()
-  await place(page).getByRole('button', { name: 'Put away' }).click()
+  await place(page).getByRole('button', { name: 'Close' }).click()
 }
 
 test('from one word to a kept proof with four helpers on the way, each proposal partly taken', async ({ page }) => {
@@ -46,7 +46,7 @@ test('from one word to a kept proof with four helpers on the way, each proposal 
   await question.nth(0).getByRole('button').first().click()
   await question.nth(1).getByRole('button').first().click()
   await expect.poll(async () => (await promptNow(id)).draft.text.split(', ').length).toBeGreaterThan(2)
-  await place(page).getByRole('button', { name: 'Put away' }).click()
+  await place(page).getByRole('button', { name: 'Close' }).click()
 
   // A full prompt comes as changes, of which some are taken.
   await (await open(page, 'Fill out')).getByRole('button', { name: 'Ask', exact: true }).click()
@@ -58,19 +58,19 @@ test('from one word to a kept proof with four helpers on the way, each proposal 
   await takeSome(page, Math.min(5, offered - 1))
   expect((await promptNow(id)).draft.text.length).toBeGreaterThan(before.length)
 
-  const over = await open(page, 'Carry over')
+  const over = await open(page, 'Change throughout')
   await over.getByLabel('The same, but').fill('at night in rain')
   await over.getByRole('button', { name: 'Ask', exact: true }).click()
   await expect(takeButtons(page).first()).toBeVisible({ timeout: 20_000 })
-  await place(page).getByRole('button', { name: /^Take: .*(?:night|rain)/ }).first().click()
+  await place(page).getByRole('button', { name: /^Accept: .*(?:night|rain)/ }).first().click()
   await expect.poll(async () => (await promptNow(id)).draft.text).toMatch(/night|rain/)
-  if ((await leaveButtons(page).count()) > 0) await place(page).getByRole('button', { name: 'Leave all' }).click()
-  await place(page).getByRole('button', { name: 'Put away' }).click()
+  if ((await leaveButtons(page).count()) > 0) await place(page).getByRole('button', { name: 'Reject all' }).click()
+  await place(page).getByRole('button', { name: 'Close' }).click()
 
   await (await open(page, 'Tighten')).getByRole('button', { name: 'Ask', exact: true }).click()
   await expect(takeButtons(page).first().or(place(page).getByText('says all of it already'))).toBeVisible({ timeout: 20_000 })
   if ((await takeButtons(page).count()) > 0) await takeSome(page, 1)
-  else await place(page).getByRole('button', { name: 'Put away' }).click()
+  else await place(page).getByRole('button', { name: 'Close' }).click()
 
   await expect(saved(page)).toBeVisible()
   await page.getByRole('button', { name: 'Try it' }).click()
@@ -87,7 +87,7 @@ test('from one word to a kept proof with four helpers on the way, each proposal 
   expect(draft.marks.some(({ kind, source }) => kind === 'from' && source?.type === 'helper')).toBe(true)
 })
 
-test('a proposal by keyboard alone: asked, taken and left by letters, undone step by step, gone on from', async ({ page }) => {
+test('a proposal by keyboard alone: asked, accepted and rejected by letters, undone step by step, gone on from', async ({ page }) => {
   const id = await newPrompt(page, 'heron')
   await page.keyboard.press('ControlOrMeta+k')
   await page.keyboard.type('helper: fill')
@@ -98,11 +98,11 @@ test('a proposal by keyboard alone: asked, taken and left by letters, undone ste
   const all = await takeButtons(page).count()
   await takeButtons(page).nth(1).focus()
   await page.keyboard.press('ArrowUp')
-  await page.keyboard.press('t')
+  await page.keyboard.press('a')
   await expect.poll(() => takeButtons(page).count()).toBe(all - 1)
   await expect.poll(async () => (await promptNow(id)).draft.text).not.toBe('heron')
   await takeButtons(page).first().focus()
-  await page.keyboard.press('l')
+  await page.keyboard.press('r')
   await expect.poll(() => takeButtons(page).count()).toBe(all - 2)
   // Undo of what was taken proposes it again; what was left before it comes back with it.
   await textOf(page).focus()
@@ -121,17 +121,17 @@ test('a proposal by keyboard alone: asked, taken and left by letters, undone ste
 test('two models at once: both side by side by facet, a phrase taken from each; what is typed meanwhile stays', async ({ page }) => {
   const id = await newPrompt(page, 'a watchmaker')
   const panel = await open(page, 'Fill out')
-  await panel.getByLabel('Written as').selectOption('a list')
-  await panel.getByLabel('and beside it').selectOption('flourish')
+  await choose(page, panel.getByRole('combobox', { name: 'Written as' }), 'a list')
+  await choose(page, panel.getByRole('combobox', { name: 'And beside it' }), 'Flourish')
   await panel.getByRole('button', { name: 'Ask', exact: true }).click()
   const light = place(page).getByRole('region', { name: 'Light' })
-  await expect(light.getByRole('list', { name: 'Quoin' }).getByRole('button', { name: /^Take: / }).first()).toBeVisible({ timeout: 20_000 })
+  await expect(light.getByRole('list', { name: 'Quoin' }).getByRole('button', { name: /^Accept: / }).first()).toBeVisible({ timeout: 20_000 })
   const words = (await light.getByRole('list', { name: 'Quoin' }).locator('ins').first().innerText()).trim()
-  await light.getByRole('list', { name: 'Quoin' }).getByRole('button', { name: /^Take: / }).first().click()
+  await light.getByRole('list', { name: 'Quoin' }).getByRole('button', { name: /^Accept: / }).first().click()
   await expect.poll(async () => (await promptNow(id)).draft.text).toContain(words)
   const setting = place(page).getByRole('region', { name: 'Setting' }).getByRole('list', { name: 'Flourish' })
   const where = (await setting.locator('ins').first().innerText()).trim()
-  await setting.getByRole('button', { name: /^Take: / }).first().click()
+  await setting.getByRole('button', { name: /^Accept: / }).first().click()
   await expect.poll(async () => (await promptNow(id)).draft.text).toContain(where)
   await textOf(page).press('ControlOrMeta+End')
   await page.keyboard.insertText(', my own words')
@@ -160,8 +160,8 @@ test('an answer is stopped, goes on after a reload, and one that cannot be used 
   await page.reload()
   await expect(place(page).locator('.words').or(takeButtons(page).first())).toBeVisible({ timeout: 20_000 })
   await expect(takeButtons(page).first()).toBeVisible({ timeout: 20_000 })
-  await place(page).getByRole('button', { name: 'Leave all' }).click()
-  await place(page).getByRole('button', { name: 'Put away' }).click()
+  await place(page).getByRole('button', { name: 'Reject all' }).click()
+  await place(page).getByRole('button', { name: 'Close' }).click()
 
   await (await open(page, 'Fill out')).getByRole('button', { name: 'Ask', exact: true }).click()
   await place(page).getByRole('button', { name: 'Stop' }).click()
@@ -175,7 +175,7 @@ test('an answer is stopped, goes on after a reload, and one that cannot be used 
 
   // Markup in an answer is nothing but words, if that.
   await models({ misbehaviour: 'markup', times: 1 })
-  await place(page).getByRole('button', { name: 'Put away' }).click()
+  await place(page).getByRole('button', { name: 'Close' }).click()
   await (await open(page, 'Fill out')).getByRole('button', { name: 'Ask', exact: true }).click()
   await expect(place(page).getByText('Markup and signs that are not words were removed.')).toBeVisible({ timeout: 20_000 })
   expect(await page.title()).not.toContain('taken')
@@ -191,7 +191,7 @@ test('a helper improved: two versions on its cases, the better one kept, the rea
   await page.getByRole('button', { name: 'Change it' }).click()
   const instruction = page.getByLabel('Instruction')
   const first = await instruction.inputValue()
-  await instruction.fill('Say it otherwise.\n\n{{ prompt')
+  await instruction.fill('Say it in other words.\n\n{{ prompt')
   await expect(page.getByText('Line 3: A slot is opened with {{ and not closed with }}.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Save as a new version' })).toBeDisabled()
   // A version that forgets to say what is wanted.
@@ -205,12 +205,12 @@ test('a helper improved: two versions on its cases, the better one kept, the rea
   await page.getByRole('button', { name: 'Add a case' }).click()
   await page.getByLabel('Name of the case').fill('Said twice')
   await page.getByLabel('The draft it is about').fill('a goat on a roof, goat, rooftop, evening, in the evening, linocut')
-  await page.getByLabel('What a good answer must satisfy').selectOption('length-within')
+  await choose(page, 'What a good answer must satisfy', 'length-within')
   await page.getByLabel('At most, in words').fill('12')
   await page.getByLabel('At least, in words').fill('4')
   await page.getByRole('button', { name: 'Save the case' }).click()
   await expect(page.getByRole('button', { name: 'Said twice', exact: true })).toBeVisible()
-  await page.getByLabel('Second version').selectOption('1')
+  await choose(page, 'Second version', '1')
   await page.getByRole('button', { name: /^Run 6 cases/ }).click()
   await expect(page.getByText(/Version 2, Quoin passes \d of 3, version 1, Quoin 3/)).toBeVisible({ timeout: 40_000 })
   await expect(page.getByText('mended').first()).toBeVisible()
@@ -231,12 +231,12 @@ test('ideas for a theme become prompts by number; more like one, unlike others',
   const project = await api<{ id: string; name: string }>('POST', '/api/projects', { name: `Ideas ${randomUUID().slice(0, 6)}` })
   await page.addInitScript((id) => localStorage.setItem('idolon.project', id), project.id)
   await page.goto('/')
-  await page.getByLabel('Project').selectOption(project.id)
+  await choose(page, 'Project', project.name)
   await page.getByLabel('Theme or brief').fill('late autumn')
   await page.getByRole('button', { name: 'Ten ideas' }).click()
   await expect(page.getByRole('checkbox')).toHaveCount(10, { timeout: 20_000 })
-  await page.getByLabel('Choose by number').fill('1, 3-4')
-  await page.getByLabel('Choose by number').press('Enter')
+  await page.getByLabel('Or by number').fill('1, 3-4')
+  await page.getByLabel('Or by number').press('Enter')
   await page.getByRole('button', { name: 'Make 3 prompts' }).click()
   await expect(page.getByText(/^3 prompts made in Ideas/)).toBeVisible()
   await page.getByRole('button', { name: 'Not like idea 2' }).click()
@@ -250,9 +250,10 @@ test('a model of one’s own is added by address and name; what its profile lack
   const form = page.getByRole('region', { name: 'Language models for helpers' })
   await form.getByLabel('Name', { exact: true }).fill('Own model')
   await form.getByLabel('What the service calls it').fill('quoin-1')
-  await expect(form.getByText('Give the address, with https:// or http://.')).toBeVisible()
-  await form.getByLabel('Address of its chat completions').fill(`${process.env['E2E_MODELS'] ?? ''}/v1/chat/completions`)
-  await form.getByLabel('it wants a key').uncheck()
+  await form.getByRole('button', { name: 'Save' }).click()
+  await expect(form.getByText('An address with https:// or http://.')).toBeVisible()
+  await form.getByLabel('Address that messages are posted to').fill(`${process.env['E2E_MODELS'] ?? ''}/v1/chat/completions`)
+  await form.getByLabel(/it needs an API key/).uncheck()
   await form.getByRole('button', { name: 'Save' }).click()
   await expect(form.getByRole('button', { name: /^Own model/ })).toBeVisible()
   await form.getByRole('button', { name: 'Ask it a few words' }).click()

@@ -2,7 +2,7 @@ import { chromium, type Page } from '@playwright/test'
 import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { api, engine, engineUsage, expect, newPrompt, promptNow, saved, test, textOf } from './application.ts'
+import { act, api, choose, engine, engineUsage, expect, newPrompt, promptNow, saved, test, textOf } from './application.ts'
 
 interface RunAnswer {
   id: string
@@ -37,16 +37,17 @@ test.afterEach(() => engine({ fault: 'none', delayMs: 0 }))
 test('undo and redo cover text, leave-out list and settings, step by step', async ({ page }) => {
   const id = await newPrompt(page, 'A jar of honey')
   await page.getByLabel('Leave out').pressSequentially('people')
-  await page.getByLabel('Aspect ratio').selectOption('2:3')
+  await choose(page, 'Aspect ratio', '2:3')
+  await page.getByRole('button', { name: /^Settings of/ }).click()
   await page.getByLabel('Seed').fill('77')
-  await page.getByLabel('Seed').blur()
+  await page.keyboard.press('Escape')
   await expect(saved(page)).toBeVisible()
   expect((await promptNow(id)).draft).toMatchObject({ text: 'A jar of honey', leaveOut: ['people'], settings: { aspectRatio: '2:3', seed: 77 } })
-  const undo = page.getByRole('button', { name: 'Undo' })
+  const undo = page.getByRole('button', { name: 'Undo', exact: true })
   await undo.click()
-  await expect(page.getByLabel('Seed')).toHaveValue('')
+  await expect(page.getByRole('button', { name: /^Settings of/ })).toHaveText('Settings')
   await undo.click()
-  await expect(page.getByLabel('Aspect ratio')).toHaveValue('3:2')
+  await expect(page.getByRole('combobox', { name: 'Aspect ratio' })).toHaveValue('3:2')
   while (await undo.isEnabled()) await undo.click()
   await expect(page.getByLabel('Leave out')).toHaveValue('')
   await expect(textOf(page)).toHaveText('Say what the picture shows')
@@ -177,7 +178,7 @@ test('kill -9 of the server in the middle of a run and of typing: every word and
   await engine({ delayMs: 900 })
   const before = await engineUsage()
   await page.getByRole('button', { name: 'Try it' }).click()
-  await expect(page.getByText(/[1-7] of 8 are back/)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText(/[1-7] of 8 pictures back/)).toBeVisible({ timeout: 20_000 })
   await textOf(page).press('ControlOrMeta+End')
   await page.keyboard.type(', linocut')
   await expect(saved(page)).toBeVisible()
@@ -223,10 +224,10 @@ test('a run is stopped; what was not asked for costs nothing', async ({ page }) 
   expect(stored).toBeLessThan(12)
 })
 
-test('a deleted prompt is put back with one press', async ({ page }) => {
+test('a deleted prompt is restored with one press', async ({ page }) => {
   const id = await newPrompt(page, 'A loaf of bread')
-  await page.getByRole('button', { name: 'Delete' }).click()
-  await page.getByRole('button', { name: 'Put it back' }).click()
+  await act(page, 'This prompt', /^Delete this prompt/)
+  await page.getByRole('button', { name: 'Restore' }).click()
   await page.waitForURL(`**/desk/${id}`)
   await expect(textOf(page)).toHaveText('A loaf of bread')
 })

@@ -1,4 +1,4 @@
-import { api, expect, promptNow, promptOnDesk, test } from './application.ts'
+import { act, api, choose, chooseFiles, expect, promptNow, promptOnDesk, test } from './application.ts'
 
 interface Row {
   id: string
@@ -10,12 +10,12 @@ const references = () => api<Row[]>('GET', '/api/references')
 test('a proof is kept as a reference, read, and only its colours and medium are borrowed for another subject', async ({ page }) => {
   const { rows } = await api<{ rows: { bestProof: { id: string } | null; title: string }[] }>('GET', '/api/shelf?q=brass%20heron')
   await page.goto(`/proofs/${rows.find(({ bestProof }) => bestProof)!.bestProof!.id}`)
-  await page.getByRole('button', { name: 'Keep as a reference' }).click()
+  await act(page, 'This proof', 'Keep as a reference')
   await page.getByRole('button', { name: 'See it' }).click()
   await page.waitForURL(/\/references\//)
   const reference = page.url()
   await expect(page.getByRole('heading', { name: 'What is said of it' })).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Take all/ })).toBeVisible({ timeout: 40_000 })
+  await expect(page.getByRole('button', { name: /^Accept all/ })).toBeVisible({ timeout: 40_000 })
   // What bears a fact out is drawn over the picture, by a press of its phrase.
   const colours = page.getByRole('button', { name: /^palette of/ })
   await colours.click()
@@ -23,7 +23,7 @@ test('a proof is kept as a reference, read, and only its colours and medium are 
   await expect(page.locator('canvas')).toBeVisible()
   await page.getByRole('button', { name: 'colour', exact: true }).click()
   await page.getByLabel('another subject').fill('a red tram')
-  await page.getByLabel('Written for').selectOption({ label: 'Burin' })
+  await choose(page, 'Written for', 'Burin')
   await page.getByRole('button', { name: 'Begin a prompt with this' }).click()
   await page.waitForURL(/\/desk\//)
   const { draft } = await promptNow(promptOnDesk(page))
@@ -55,11 +55,11 @@ test('two models are asked what it shows, and what measures contradict is not ta
   await expect(page.getByText(/nothing is known yet of how often it is right/)).toHaveCount(2, { timeout: 20_000 })
   await expect(page.getByText(/nobody measured it/).first()).toBeVisible()
   await expect(page.getByText(/^measured, .*Quoin/).first()).toBeVisible()
-  await page.getByRole('button', { name: /^Take all/ }).click()
-  for (const row of await page.getByRole('listitem').filter({ hasText: ', but ' }).all()) await expect(row.getByRole('button', { name: /^Take / })).toBeVisible()
-  await page.getByRole('button', { name: 'Take none' }).click()
+  await page.getByRole('button', { name: /^Accept all/ }).click()
+  for (const row of await page.getByRole('listitem').filter({ hasText: ', but ' }).all()) await expect(row.getByRole('button', { name: /^Accept / })).toBeVisible()
+  await page.getByRole('button', { name: 'Accept none' }).click()
   // Another hour: the rest of what is borne out stays.
-  await page.getByLabel('another hour').fill('at midnight')
+  await page.getByLabel('another time of day').fill('at midnight')
   await page.getByRole('button', { name: 'Begin a prompt with this' }).click()
   await page.waitForURL(/\/desk\//)
   expect((await promptNow(promptOnDesk(page))).draft.text).toMatch(/at midnight/)
@@ -67,7 +67,7 @@ test('two models are asked what it shows, and what measures contradict is not ta
 
 test('several references are read together, and what they share becomes a rule of the house', async ({ page }) => {
   await page.goto('/references')
-  await page.locator('#project-choice').selectOption({ label: 'Skep & Cup' })
+  await choose(page, 'Project', 'Skep & Cup')
   await expect.poll(async () => (await references()).filter(({ stage }) => stage !== 'read').length, { timeout: 60_000 }).toBe(0)
   await page.getByRole('button', { name: 'Read several together' }).click()
   for (const box of await page.getByRole('checkbox').all()) await box.check()
@@ -80,9 +80,9 @@ test('several references are read together, and what they share becomes a rule o
   await expect(page.getByText('from a reference').first()).toBeVisible()
 })
 
-test('pictures are brought in by keyboard, what is none is refused, and one deleted is put back', async ({ page }) => {
+test('pictures are imported, what is none is refused, and one deleted is restored', async ({ page }) => {
   await page.goto('/references')
-  await page.locator('input[type=file]').setInputFiles([
+  await chooseFiles(page, page.getByRole('button', { name: 'Import pictures' }), [
     { name: 'not-a-picture.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') },
     { name: 'a_blue_ground.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEUlEQVR4nGNQCDiAFTEMLQkAintMAXLrfgQAAAAASUVORK5CYII=', 'base64') },
   ])
@@ -90,12 +90,12 @@ test('pictures are brought in by keyboard, what is none is refused, and one dele
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('a blue ground')
   await page.getByLabel('Source', { exact: true }).fill('drawn for a test')
   await page.getByLabel('Source', { exact: true }).press('Tab')
-  await page.getByRole('combobox', { name: 'Rights' }).selectOption('own')
+  await choose(page, 'Rights', 'my own')
   await expect.poll(async () => (await references()).find(({ name }) => name === 'a blue ground')?.stage, { timeout: 40_000 }).toBe('read')
   await page.reload()
   await expect(page.getByLabel('Source', { exact: true })).toHaveValue('drawn for a test')
   await page.getByRole('button', { name: 'Delete', exact: true }).click()
   await expect(page.getByText('“a blue ground” lies in the bin.')).toBeVisible()
-  await page.getByRole('button', { name: 'Put it back' }).click()
+  await page.getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('a blue ground')
 })

@@ -1,4 +1,4 @@
-import { api, expect, promptNow, promptOnDesk, test, textOf } from './application.ts'
+import { act, api, choose, expect, promptNow, promptOnDesk, test, textOf } from './application.ts'
 
 interface Sheet {
   proofs: { id: string; state: string; options: Record<string, string> | null }[]
@@ -19,7 +19,7 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
 
   await page.getByRole('button', { name: 'Paste a sheet' }).click()
   await page.getByLabel('A sheet of values').fill(ROWS)
-  await page.getByRole('button', { name: 'Take it over' }).click()
+  await page.getByRole('button', { name: 'Use these rows' }).click()
   await page.getByLabel('subject, row 2').focus()
   await expect(page.getByText('Two roe deer graze in a clearing at dawn, gouache')).toBeVisible()
   await page.getByRole('button', { name: 'Make 8 drafts' }).click()
@@ -32,7 +32,7 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
   await page.getByRole('textbox', { name: /Text, with a slot/ }).fill('A {{ subject }} {{ action }} {{ setting }} at {{ moment }}, linocut')
   await page.getByRole('button', { name: 'Save as a new version' }).click()
   await expect(page.getByText('The template has changed since 8 drafts were made.')).toBeVisible({ timeout: 20_000 })
-  await page.getByRole('button', { name: 'Take the change in all that it fits' }).click()
+  await page.getByRole('button', { name: 'Accept the change in all that it fits' }).click()
   await expect(page.getByText('The template has changed')).toBeHidden()
   expect((await promptNow(made[0]!.promptId)).draft.text).toBe('An old badger digs under an oak at dusk, linocut')
 
@@ -40,8 +40,8 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
   await page.getByLabel('subject, row 1').fill('otter')
   await page.getByRole('button', { name: 'Plan trials over its options' }).click()
   await page.waitForURL(/\/plan/)
-  await page.getByRole('button', { name: 'Leave action as it is' }).click({ timeout: 20_000 })
-  await page.getByRole('button', { name: 'Leave setting as it is' }).click()
+  await page.getByRole('button', { name: 'Do not vary action' }).click({ timeout: 20_000 })
+  await page.getByRole('button', { name: 'Do not vary setting' }).click()
   await page.getByRole('button', { name: 'Vary the engine' }).click()
   await expect(page.getByText(/fewer than 20 cannot have every pair/)).toBeVisible({ timeout: 20_000 })
   await page.getByRole('button', { name: /^Start 2\d pictures/ }).click()
@@ -59,8 +59,8 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
   await expect(page.getByText(/Subject: “otter” did best/)).toBeVisible({ timeout: 20_000 })
   const kept = of('otter')[0]!
   await page.goto(`/proofs/${kept}`)
-  await page.getByRole('button', { name: 'Use in another project' }).click()
-  await page.getByLabel('In which project').selectOption({ label: 'Tarrow Line' })
+  await act(page, 'This proof', /^Use in another project/)
+  await choose(page, 'In which project', 'Tarrow Line')
   await page.getByRole('button', { name: 'Use it there' }).click()
   await page.waitForURL(/\/desk\//)
   await expect(textOf(page)).toContainText('otter')

@@ -1,4 +1,4 @@
-import { api, expect, test } from './application.ts'
+import { act, api, expect, test } from './application.ts'
 
 interface Whole {
   id: string
@@ -13,7 +13,7 @@ In the evening they sat by the fire in the kitchen. Orla mended her coat, and Pi
 test('a story becomes scenes, a changed character is followed in every one, the series is tried, chosen and played', async ({ page }) => {
   test.setTimeout(180_000)
   await page.goto('/series')
-  await page.getByRole('button', { name: /Begin from a story|A new series/ }).click()
+  await page.getByRole('button', { name: /Begin from a story|New series/ }).click()
   await page.getByLabel('Its name').fill('The Mill')
   await page.getByLabel(/The story, from two lines/).fill(STORY)
   await page.getByRole('button', { name: 'Split it into scenes' }).click()
@@ -26,7 +26,7 @@ test('a story becomes scenes, a changed character is followed in every one, the 
   await expect(page.getByText(/sees 3 scenes, here are 2/)).toBeVisible({ timeout: 20_000 })
   await page.getByRole('button', { name: /^Begin a scene at “At noon/ }).click()
   await expect(page.getByRole('heading', { name: /^3 scenes/ })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Take its split whole' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Accept its split' })).toBeDisabled()
   await page.getByRole('button', { name: 'Make 3 scenes' }).click()
   await expect(page.getByLabel('Name of the series')).toHaveValue('The Mill')
   await expect(page.getByRole('button', { name: /^Scene 3:/ })).toBeVisible()
@@ -34,30 +34,30 @@ test('a story becomes scenes, a changed character is followed in every one, the 
   const whole = () => api<Whole>('GET', `/api/series/${id}`)
 
   // What is said of somebody is shown in every scene while it is written, and taken by all of them at once.
-  await page.getByRole('button', { name: 'Parts', exact: true }).click()
+  await page.getByRole('tab', { name: 'Parts', exact: true }).click()
   await page.getByRole('link', { name: 'Orla' }).click()
   await page.getByRole('button', { name: 'Add a phrase' }).click()
   await page.getByLabel('What it is', { exact: true }).fill('a tall miller')
   await expect(page.getByText('Changes 3 scenes')).toBeVisible()
   await page.getByRole('button', { name: 'Keep as version 2' }).click()
-  await page.getByRole('button', { name: 'Take it in all' }).click()
+  await page.getByRole('button', { name: 'Accept all' }).click()
   await expect.poll(async () => (await whole()).scenes.map(({ text }) => /a tall miller/i.test(text))).toEqual([true, true, true])
   await page.getByRole('link', { name: 'The Mill' }).click()
-  await page.getByRole('button', { name: 'Try', exact: true }).click()
+  await page.getByRole('tab', { name: 'Try', exact: true }).click()
   await expect(page.getByText(/proofs?, \d+ credits in all/)).toBeVisible()
   await page.getByRole('button', { name: 'Try 3 scenes' }).click()
   await expect(page.getByText('3 scenes have a proof newer')).toBeVisible({ timeout: 60_000 })
   await page.getByRole('button', { name: 'Choose the newest in all of them' }).click()
   await expect.poll(async () => (await whole()).scenes.filter(({ chosen }) => chosen).length, { timeout: 60_000 }).toBe(3)
 
-  await page.getByRole('button', { name: 'Parts', exact: true }).click()
+  await page.getByRole('tab', { name: 'Parts', exact: true }).click()
   await page.getByRole('link', { name: 'Orla' }).click()
   await page.getByLabel('What it is', { exact: true }).fill('a tall miller in a red coat')
   await expect(page.getByText('Changes 3 scenes')).toBeVisible()
   await expect(page.getByText('3 chosen proofs would be stale')).toBeVisible()
   expect((await whole()).scenes.some(({ text }) => text.includes('red coat'))).toBe(false)
   await page.getByRole('button', { name: 'Keep as version 3' }).click()
-  await page.getByRole('button', { name: 'Take it in all' }).click()
+  await page.getByRole('button', { name: 'Accept all' }).click()
   await expect.poll(async () => (await whole()).scenes.map(({ text, stale }) => [text.includes('red coat'), stale])).toEqual([[true, true], [true, true], [true, true]])
 
   // By keys alone: the last scene goes first.
@@ -71,13 +71,13 @@ test('a story becomes scenes, a changed character is followed in every one, the 
   await page.getByRole('button', { name: /^Scene 3:/ }).focus()
   await page.keyboard.press('Control+ArrowUp')
   await expect.poll(async () => (await whole()).scenes.map((scene) => scene.id)).toEqual([before[2], before[1], before[0]])
-  await page.getByRole('button', { name: 'Continuity', exact: true }).click()
+  await page.getByRole('tab', { name: 'Continuity', exact: true }).click()
   await page.getByRole('button', { name: /^Dismiss: It is noon after evening/ }).click({ timeout: 30_000 })
   await page.getByLabel('Why it is right here').fill('Told backwards')
   await page.keyboard.press('Enter')
   await expect(page.getByText('1 slip dismissed')).toBeVisible()
 
-  await page.getByRole('link', { name: 'Play it' }).click()
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
   await expect(page.getByText('Scene 1 of 3')).toBeVisible()
   await page.keyboard.press('ArrowRight')
   await expect(page.getByText('Scene 2 of 3')).toBeVisible()
@@ -89,7 +89,7 @@ test('a character comes from a draft, gets a sheet, and one of its proofs goes a
   test.setTimeout(120_000)
   const { rows } = await api<{ rows: { id: string; projectId: string }[] }>('GET', '/api/shelf?q=hedda%20opens')
   await page.goto(`/desk/${rows[0]!.id}`)
-  await page.getByRole('button', { name: 'Make a character, place or style' }).click()
+  await act(page, 'This prompt', /^Make a character, place or style/)
   await page.getByLabel(/Its name/).fill('Straw Hat Hedda')
   await page.getByRole('button', { name: 'Make a character', exact: true }).click()
   await page.getByRole('button', { name: 'Open it' }).click()
@@ -102,7 +102,7 @@ test('a character comes from a draft, gets a sheet, and one of its proofs goes a
 
   await page.getByRole('button', { name: 'Make a sheet' }).click()
   await expect(page.getByText(/combinations of/)).toBeVisible({ timeout: 20_000 })
-  await page.getByRole('button', { name: /^Leave expression as it is/ }).click()
+  await page.getByRole('button', { name: /^Do not vary expression/ }).click()
   await page.getByRole('button', { name: /^Start 8 pictures/ }).click()
   await page.waitForURL(/proofs\/sheet/)
   await page.goto(`/series/${series}/parts/${part}`)
@@ -110,7 +110,7 @@ test('a character comes from a draft, gets a sheet, and one of its proofs goes a
   await expect(page.getByText('Changes 1 scene')).toBeVisible()
   await expect(page.getByText('Its reference pictures change, too.')).toBeVisible()
   await page.getByRole('button', { name: 'Keep as version 2' }).click()
-  await page.getByRole('button', { name: 'Take it in all' }).click()
+  await page.getByRole('button', { name: 'Accept all' }).click()
   const [{ promptId }] = (await api<Whole>('GET', `/api/series/${series}`)).scenes as [Whole['scenes'][number]]
   await expect.poll(async () => (await api<{ draft: { references: { role: string }[] } }>('GET', `/api/prompts/${promptId}`)).draft.references.map(({ role }) => role)).toEqual(['person'])
   // The Shelf finds what says it.

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { api, expect, newPrompt, promptNow, saved, test, textOf } from './application.ts'
+import { api, choose, chooseFiles, expect, newPrompt, promptNow, saved, test, textOf } from './application.ts'
 
 const file = (name: string, text: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
 
@@ -22,9 +22,9 @@ test('a phrase’s entry opens by key, and a word is said without what it brings
 
 test('a term is added, found, exported and removed; a wrong file takes nothing in', async ({ page }) => {
   await page.goto('/glossary')
-  await page.getByRole('searchbox').fill('kiln gloam')
+  await page.getByLabel('Find a term').fill('kiln gloam')
   await page.getByRole('button', { name: 'Add “kiln gloam”' }).click()
-  await page.getByLabel('Facet').last().selectOption('light')
+  await choose(page, page.getByRole('combobox', { name: 'Facet' }).last(), 'light')
   await page.getByLabel('What it does').fill('Red from below, with black above.')
   await page.getByRole('button', { name: 'Save the term' }).click()
   await expect(page.getByRole('heading', { name: /kiln gloam/ })).toContainText('your own')
@@ -32,10 +32,10 @@ test('a term is added, found, exported and removed; a wrong file takes nothing i
   const entries = JSON.parse(await readFile(await kept.path(), 'utf8')) as { term: string }[]
   expect(entries.map(({ term }) => term)).toContain('kiln gloam')
 
-  await page.locator('input[type=file]').setInputFiles(file('terms.json', JSON.stringify([{ term: 'soot', facet: 'smell', does: 'x' }])))
-  await expect(page.getByText(/terms\.json: Term 1 \(“soot”\), \/facet: .* Nothing was taken in/)).toBeVisible()
-  await page.locator('input[type=file]').setInputFiles(file('terms.json', JSON.stringify([{ term: 'soot bloom', facet: 'light', does: 'Grey halo on a lamp.' }])))
-  await expect(page.getByText('1 term taken in')).toBeVisible()
+  await chooseFiles(page, page.getByRole('button', { name: 'Import terms' }), file('terms.json', JSON.stringify([{ term: 'soot', facet: 'smell', does: 'x' }])))
+  await expect(page.getByText(/terms\.json: Term 1 \(“soot”\), \/facet: .* Nothing was imported/)).toBeVisible()
+  await chooseFiles(page, page.getByRole('button', { name: 'Import terms' }), file('terms.json', JSON.stringify([{ term: 'soot bloom', facet: 'light', does: 'Grey halo on a lamp.' }])))
+  await expect(page.getByText('1 term imported')).toBeVisible()
 
   await page.goto('/glossary?term=kiln%20gloam')
   await page.getByRole('button', { name: 'Remove yours' }).click()
@@ -68,7 +68,7 @@ test('house rules are set once, say which prompts break them, and are applied by
 test('one draft for three engines side by side, with what is lost; a trim takes the least and is undone', async ({ page }) => {
   const long = Array.from({ length: 14 }, (_, i) => ['a red kite over the quarry', 'a cracked enamel jug on the step', 'wet slates after rain', 'low sun through the arch'][i % 4]! + ` and ${i + 3} gulls`).join(', ')
   const id = await newPrompt(page, `masterpiece, an old ferryman, ${long}, gouache`)
-  await page.getByRole('combobox', { name: 'Engine' }).selectOption('brayer')
+  await choose(page, 'Engine', /^Brayer 2/)
   await expect(page.locator('.cm-past').first()).toBeVisible()
   await page.getByRole('tab', { name: 'Output' }).click()
   await page.getByRole('button', { name: 'Beside other engines' }).click()
@@ -77,7 +77,7 @@ test('one draft for three engines side by side, with what is lost; a trim takes 
   await page.getByRole('button', { name: 'Close', exact: true }).click()
   await page.getByRole('button', { name: 'Trim it to fit' }).click()
   await expect(page.getByText('“masterpiece” says nothing of the picture')).toBeVisible()
-  await page.getByRole('button', { name: /^Take (?:it|the \d+) out/ }).click()
+  await page.getByRole('button', { name: /^Remove (?:it|the \d+)/ }).click()
   await expect(page.locator('.cm-past')).toHaveCount(0)
   await expect(textOf(page)).toContainText('ferryman')
   await saved(page).waitFor()
@@ -95,11 +95,11 @@ test('an engine is copied, changed, written for and removed; a profile that cont
   await page.getByLabel('Width in pixels').first().fill('768')
   await page.getByRole('button', { name: 'Save the profile' }).click()
   await expect(page.getByRole('heading', { name: /Quoin 1/ })).toContainText('added by you')
-  await page.locator('input[type=file]').setInputFiles(file('wrong.json', '{"id":"x"}'))
-  await expect(page.getByText(/wrong\.json, \/\w+: This must be there.* Nothing was taken in/)).toBeVisible()
+  await chooseFiles(page, page.getByRole('button', { name: 'Import a profile' }), file('wrong.json', '{"id":"x"}'))
+  await expect(page.getByText(/wrong\.json, \/\w+: This must be there.* Nothing was imported/)).toBeVisible()
 
   await newPrompt(page, 'a fox, linocut')
-  await page.getByRole('combobox', { name: 'Engine' }).selectOption('quoin')
+  await choose(page, 'Engine', /^Quoin 1/)
   await expect(page.getByRole('button', { name: 'Try it' })).toBeDisabled()
   await page.goto('/engines?engine=quoin%7C1')
   await page.getByRole('button', { name: 'Remove it' }).click()

@@ -66,7 +66,7 @@ it('marks go with their phrase; a phrase that is off is off with its joining wor
     ],
   }
   const { after } = rewritten(draft, 'sentences')
-  expect(after.marks.filter(({ kind }) => kind !== 'facet').map(({ kind, from, to }) => `${kind}: ${after.text.slice(from, to)}`)).toEqual(['fixed: red fox', 'off: in a birch forest', 'emphasis: noon'])
+  expect(after.marks.filter(({ kind }) => kind !== 'facet').map(({ kind, from, to }) => `${kind}: ${after.text.slice(from, to)}`)).toEqual(['locked: red fox', 'off: in a birch forest', 'emphasis: noon'])
 })
 
 const PROMPTS = [

@@ -87,7 +87,7 @@ describe('a service of another shape, connected by its profile alone', () => {
   it('asks for nothing while its secret is not kept, and says so', async () => {
     const prompt = await promptFor('a fox')
     const ended = await server.ended(await server.run(prompt.id, 2))
-    expect(ended.proofs[0]).toMatchObject({ state: 'failed', reason: expect.stringMatching(/wants a secret/) as string })
+    expect(ended.proofs[0]).toMatchObject({ state: 'failed', reason: expect.stringMatching(/needs an API key/) as string })
     expect(service.heard).toEqual([])
     expect((await server.ledgerOf(prompt.id)).totals[0]?.amount ?? 0).toBe(0)
   })

@@ -109,6 +109,6 @@ describe('asking a model', () => {
     })
     await ask(address, { connection: chatConnection(`${address}/v1`, true), secret: 's3' })
     expect(key).toBe('Bearer s3')
-    expect((await failure(address, { connection: chatConnection(`${address}/v1`, true) })).reason).toContain('wants a key')
+    expect((await failure(address, { connection: chatConnection(`${address}/v1`, true) })).reason).toContain('needs an API key')
   })
 })

@@ -71,7 +71,7 @@ describe('asking an engine', () => {
       response.end(JSON.stringify({ pictures: [{ png: 'aGk=' }] }))
     })
     const headers = { authorization: 'Bearer {secret}' }
-    expect((await failure(address, { headers })).reason).toMatch(/wants a secret/)
+    expect((await failure(address, { headers })).reason).toMatch(/needs an API key/)
     expect(seen).toBeUndefined()
     await new PictureEngines(new AllowedAddresses('', address)).ask({ ...asking(address, { headers }), secret: 'tok' })
     expect(seen).toBe('Bearer tok')

@@ -215,7 +215,7 @@ it('a service of another shape is a matter of its profile; its key is sent and n
   const shipped = (await server.call(listModels))[0]!.profile
   const saved = await server.call(saveModel, { params: { model: 'other' }, body: { ...shipped, id: 'other', name: 'Other', simulated: true, cost: { request: 3, thousandIn: 100, thousandOut: 200 }, connection: { url, headers: { 'x-key': '{secret}' }, body: { rules: '{system}', question: '{user}', heat: '{temperature}' }, streams: false, answer: { text: '/out/0/said', tokensIn: '/count/in', tokensOut: '/count/out' } } } })
   expect(saved).toMatchObject({ origin: 'own', profile: { simulated: false } })
-  expect((await ask({ model: 'other' })).problem).toContain('wants a key')
+  expect((await ask({ model: 'other' })).problem).toContain('needs an API key')
   await server.call(keepModelSecret, { params: { model: 'other' }, body: { secret: 'never-told' } })
   const turn = await ask({ model: 'other' })
   expect(turn).toMatchObject({ state: 'done', cost: 3 + 8 })

@@ -58,8 +58,8 @@ function send(): void {
       <v-text-field v-else v-model="values[input.key]" :label="labelOf(input)" maxlength="4000" :placeholder="input.kind === 'text' ? input.hint : ''" />
     </template>
     <div class="models">
-      <v-select label="Model" v-model="model" :disabled="helper.body.model !== null" :items="models.usable.map((one) => ({ title: `${one.profile.name}${one.profile.simulated ? ', simulated' : ''}`, value: one.profile.id }))" />
-      <v-select v-if="two && models.usable.length > 1" label="And beside it" v-model="second" :items="[{ title: 'no other', value: '' }, ...models.usable.filter(({ profile }) => profile.id !== model).map((one) => ({ title: one.profile.name, value: one.profile.id }))]" />
+      <v-select v-model="model" label="Model" :disabled="helper.body.model !== null" :items="models.usable.map((one) => ({ title: `${one.profile.name}${one.profile.simulated ? ', simulated' : ''}`, value: one.profile.id }))" />
+      <v-select v-if="two && models.usable.length > 1" v-model="second" label="And beside it" :items="[{ title: 'no other', value: '' }, ...models.usable.filter(({ profile }) => profile.id !== model).map((one) => ({ title: one.profile.name, value: one.profile.id }))]" />
     </div>
     <p v-if="models.usable.length === 0" class="soft">No language model is connected. Switch one on, or give its address, on the <RouterLink to="/engines#models">Engines page</RouterLink>.</p>
     <p class="row-actions">

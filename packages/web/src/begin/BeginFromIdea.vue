@@ -28,7 +28,7 @@ const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like
 <template>
   <div class="from-idea">
     <form class="row-actions" @submit.prevent="ask">
-      <v-text-field label="Theme or brief" v-model="theme" placeholder="late autumn; bridges; the client’s brief" maxlength="4000" />
+      <v-text-field v-model="theme" label="Theme or brief" placeholder="late autumn; bridges; the client’s brief" maxlength="4000" />
       <v-btn :disabled="!theme.trim() || asking.busy.value || !profile || !helper" type="submit">Ten ideas</v-btn>
     </form>
     <p class="soft">{{ profile && helper ? `Asked of ${profile.name}${profile.simulated ? ', simulated' : ''}: ${costAbout(helper.body, theme, [profile])}. Nothing the project has is repeated.` : 'No language model is connected.' }}</p>
@@ -39,7 +39,7 @@ const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like
       <p v-if="asking.busy.value"><v-btn @click="asking.stop()">Stop</v-btn></p>
       <template v-else>
         <p class="row-actions" role="group" aria-label="Answers">
-          <v-btn variant="text" v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
+          <v-btn v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
           <v-btn variant="text" @click="asking.twoMore()">Two more takes</v-btn>
         </p>
         <TurnFacts :turn="turn" />

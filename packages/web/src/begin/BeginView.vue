@@ -81,7 +81,7 @@ const empty = computed(() => recent.value?.length === 0)
           <p v-if="proven.length === 0" class="soft">None yet. A prompt whose status is “proven” can be taken up again from here, with its engine and settings.</p>
           <ul v-else class="proven">
             <li v-for="prompt in proven" :key="prompt.id">
-              <v-btn variant="text" @click="(reusing = prompt), (reuseOpen = true)" class="take lines"><img v-if="prompt.bestProof?.picture" :src="`/api/pictures/${prompt.bestProof.picture.sha256}/thumbnail`" alt="" /><span v-else class="none" /><span><strong>{{ prompt.title }}</strong><br /><span class="soft">{{ projects.byId(prompt.projectId)?.name }}, {{ prompt.keepers ? `${prompt.keepers} of ${counted(prompt.proofs, 'proof')} kept` : 'without a keeper' }}</span></span></v-btn>
+              <v-btn variant="text" class="take lines" @click="(reusing = prompt), (reuseOpen = true)"><img v-if="prompt.bestProof?.picture" :src="`/api/pictures/${prompt.bestProof.picture.sha256}/thumbnail`" alt="" /><span v-else class="none" /><span><strong>{{ prompt.title }}</strong><br /><span class="soft">{{ projects.byId(prompt.projectId)?.name }}, {{ prompt.keepers ? `${prompt.keepers} of ${counted(prompt.proofs, 'proof')} kept` : 'without a keeper' }}</span></span></v-btn>
             </li>
           </ul>
         </li>
@@ -100,7 +100,7 @@ const empty = computed(() => recent.value?.length === 0)
         <li>
           <h2>A new project</h2>
           <form v-if="naming" class="row-actions" @submit.prevent="makeProject">
-            <v-text-field label="Name of the project" ref="nameField" v-model="name" placeholder="Name" maxlength="120" :rules="[needed]" @keydown.escape="naming = false" />
+            <v-text-field ref="nameField" v-model="name" label="Name of the project" placeholder="Name" maxlength="120" :rules="[needed]" @keydown.escape="naming = false" />
             <v-btn type="submit" :disabled="!name.trim()">Make it</v-btn>
           </form>
           <p v-else class="soft"><v-btn variant="text" @click="startNaming">Name one</v-btn> for a body of work with its own prompts and pictures.</p>

@@ -43,7 +43,7 @@ const remove = () =>
   <main class="page">
     <h1 class="view-title">Bin</h1>
     <div class="finding">
-      <v-select label="Kind" v-model="kind" :items="[{ title: 'everything', value: '' }, ...Object.entries(KINDS).map(([key, name]) => ({ title: name, value: key }))]" />
+      <v-select v-model="kind" label="Kind" :items="[{ title: 'everything', value: '' }, ...Object.entries(KINDS).map(([key, name]) => ({ title: name, value: key }))]" />
       <span class="soft" role="status">{{ entries ? counted(shown.length, 'thing') : 'Looking …' }}</span>
       <v-btn v-if="removable.length" @click="asking = removable">Remove {{ counted(removable.length, 'old one') }} for good</v-btn>
     </div>
@@ -54,7 +54,7 @@ const remove = () =>
         <span v-else class="none" />
         <span class="what"><span class="name" :title="entry.name">{{ entry.name }}</span><span class="soft">{{ ONE[entry.kind] }}{{ entry.project ? ` of ${entry.project}` : '' }}, <time :datetime="entry.deletedAt" :title="sayExactly(entry.deletedAt)">{{ sayWhen(entry.deletedAt, now) }}</time></span></span>
         <v-btn @click="back(entry)">Restore</v-btn>
-        <v-btn variant="text" v-if="entry.removable" @click="asking = [entry]">Remove for good</v-btn>
+        <v-btn v-if="entry.removable" variant="text" @click="asking = [entry]">Remove for good</v-btn>
       </li>
     </ul>
     <p v-if="entries && shown.length === 0">The bin is empty.</p>

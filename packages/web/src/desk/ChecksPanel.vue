@@ -116,13 +116,13 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
       <h2 :id="`checks-${group.severity}`">{{ group.name }}<span v-if="group.says" class="soft">: {{ group.says }}</span></h2>
       <ul>
         <li v-for="finding in group.list" :key="keyOf(finding)" :class="group.severity" :data-finding="all.indexOf(finding)">
-          <v-btn variant="text" v-tooltip="placeOf(finding) ? 'Show it in the text' : ''" @click="show(finding)" @keydown="onKey($event, finding)" class="reason lines">{{ finding.reason }}</v-btn>
+          <v-btn v-tooltip="placeOf(finding) ? 'Show it in the text' : ''" variant="text" class="reason lines" @click="show(finding)" @keydown="onKey($event, finding)">{{ finding.reason }}</v-btn>
           <form v-if="dismissing === keyOf(finding)" class="dismiss" @submit.prevent="dismiss(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
             <v-text-field label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" autofocus />
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
           <p v-else class="row-actions">
-            <v-btn variant="text" v-if="finding.fix" :disabled="!findings.current.value" @click="fix(finding)">{{ finding.fix.label }}</v-btn>
+            <v-btn v-if="finding.fix" variant="text" :disabled="!findings.current.value" @click="fix(finding)">{{ finding.fix.label }}</v-btn>
             <v-btn variant="text" :aria-label="`Dismiss: ${finding.reason}`" @click="dismissing = keyOf(finding)">Dismiss</v-btn>
           </p>
         </li>

@@ -38,7 +38,7 @@ function take(offer: (typeof suggestions.value)[number]['offers'][number]): void
   <section v-if="suggestions.length" class="suggestions" aria-label="Against repeated faults">
     <div v-for="one in suggestions" :key="one.reason" class="one">
       <p>{{ one.reason }}</p>
-      <p class="offers"><v-btn variant="text" v-for="offer in one.offers" :key="offer.label" @click="take(offer)">{{ offer.label }}</v-btn></p>
+      <p class="offers"><v-btn v-for="offer in one.offers" :key="offer.label" variant="text" @click="take(offer)">{{ offer.label }}</v-btn></p>
     </div>
   </section>
 </template>

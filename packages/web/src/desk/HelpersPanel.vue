@@ -36,7 +36,7 @@ defineExpose({
   <section ref="root" class="helpers" aria-label="Helpers">
     <ul>
       <li v-for="helper in helpers.forDrafts" :key="helper.id" :class="{ open: helper.id === chosen }">
-        <v-btn variant="text" :aria-expanded="helper.id === chosen" @click="open(helper.id)" class="name lines"><strong>{{ helper.body.name }}</strong> <span class="soft">{{ helper.body.does }}</span></v-btn>
+        <v-btn variant="text" :aria-expanded="helper.id === chosen" class="name lines" @click="open(helper.id)"><strong>{{ helper.body.name }}</strong> <span class="soft">{{ helper.body.does }}</span></v-btn>
         <HelperForm v-if="helper.id === chosen" :helper="helper" :text="text" :phrases="phrases" :here="here" :engine="engine" :busy="asking.busy.value" two @ask="(models: string[], values: HelperValues) => ask(helper.id, models, values)" />
       </li>
     </ul>

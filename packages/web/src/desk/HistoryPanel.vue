@@ -45,7 +45,7 @@ const explain = (version: Version, why: string) =>
     <p v-else class="soft">The draft stands as version {{ parent }}.</p>
     <ol>
       <li v-for="{ version, depth, branches } in rows" :key="version.id" :class="{ here: version.number === parent, branch: depth > 0 }" :style="{ marginLeft: `${Math.min(depth, 4) * 18}px` }">
-        <v-btn variant="text" :aria-expanded="opened === version.id" @click="opened = opened === version.id ? undefined : version.id" class="line lines"><img v-if="version.bestProof?.picture" :src="`/api/pictures/${version.bestProof.picture.sha256}/thumbnail`" alt="" /><span v-else class="none" /><span class="words">
+        <v-btn variant="text" :aria-expanded="opened === version.id" class="line lines" @click="opened = opened === version.id ? undefined : version.id"><img v-if="version.bestProof?.picture" :src="`/api/pictures/${version.bestProof.picture.sha256}/thumbnail`" alt="" /><span v-else class="none" /><span class="words">
             <strong>Version {{ version.number }}</strong>
             <span v-if="branches && version.parent !== null" class="soft"> branches from {{ version.parent }}</span>
             <span class="changes" :title="changesOf(version)">{{ changesOf(version) }}</span>

@@ -36,13 +36,13 @@ const stop = () =>
 </script>
 
 <template>
-  <section class="last-try" aria-label="Last try">
+  <section class="last-try" role="group" :aria-label="run && !starting ? `Version ${run.version} of ${run.promptTitle}, the last try` : 'The last try'">
     <p class="bar">
       <template v-if="starting"><strong>Asking …</strong></template>
       <template v-else-if="run">
         <strong>Version {{ run.version }}</strong>
         <span class="soft asked" :title="asked">{{ asked }}</span>
-        <span v-if="running" role="status">{{ back }} of {{ counted(all, 'picture') }}</span>
+        <span v-if="running" role="status">{{ back }} of {{ counted(all, 'picture') }} back</span>
         <time v-else class="soft" :datetime="run.askedAt" :title="sayExactly(run.askedAt)">{{ sayWhen(run.askedAt, now) }}</time>
         <v-btn v-if="(running || run.byHand) && !run.stoppedAt" variant="outlined" size="small" :prepend-icon="mdiStop" @click="stop">{{ run.byHand ? 'No more pictures' : 'Stop' }}</v-btn>
         <span v-else-if="running" class="soft">Stopped; what the engine already has still arrives.</span>

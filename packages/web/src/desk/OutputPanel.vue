@@ -23,7 +23,7 @@ const toggle = (profile: EngineProfile) => (off.value = off.value.includes(keyOf
   <section v-if="output && profile" class="output" aria-label="Output">
     <p class="soft">
       What
-      <v-select label="Engine whose output is shown" v-if="asked.length > 1" :model-value="asked.indexOf(profile)" @update:model-value="emit('show', Number($event))" :items="asked.map((one, i) => ({ title: `${one.name} ${one.revision}`, value: i }))" />
+      <v-select v-if="asked.length > 1" label="Engine whose output is shown" :model-value="asked.indexOf(profile)" :items="asked.map((one, i) => ({ title: `${one.name} ${one.revision}`, value: i }))" @update:model-value="emit('show', Number($event))" />
       <template v-else>{{ profile.name }} {{ profile.revision }}</template> is given<template v-if="profile.simulated">. It is simulated: its pictures are drawn here, by rule</template>.
     </p>
     <OutputText :output="output" :profile="profile" :draft="draft">
@@ -35,7 +35,7 @@ const toggle = (profile: EngineProfile) => (off.value = off.value.includes(keyOf
         <h2 id="beside-title">One draft, as each engine is given it</h2>
         <p class="row-actions" role="group" aria-label="Engines shown">
           <v-checkbox v-for="one in engines.profiles" :key="keyOf(one)" :label="`${one.name} ${one.revision}`" :model-value="!off.includes(keyOf(one))" @update:model-value="toggle(one)" />
-          <v-btn variant="text" @click="open = false" class="close">Close</v-btn>
+          <v-btn variant="text" class="close" @click="open = false">Close</v-btn>
         </p>
         <SideBySide :session="session" :draft="draft" :profiles="beside" />
       </div>

@@ -13,8 +13,8 @@ const put = (i: number, more: Partial<ReferenceUse>) => emit('change', props.ref
   <ul class="references" aria-label="Reference pictures">
     <li v-for="(use, i) in references" :key="i">
       <img :src="thumbnailOf(use.reference)" :alt="`Reference ${i + 1}`" />
-      <v-select :label="`What reference ${i + 1} is for`" :model-value="use.role" @update:model-value="put(i, { role: $event as ReferenceRole })" :items="REFERENCE_ROLES.map((role) => ({ title: SAYS[role], value: role }))" />
-      <v-slider label="Strength" :min="0" :max="100" :step="5" :model-value="use.strength" @update:model-value="put(i, { strength: $event })" class="strength" :suffix="String(use.strength)" />
+      <v-select :label="`What reference ${i + 1} is for`" :model-value="use.role" :items="REFERENCE_ROLES.map((role) => ({ title: SAYS[role], value: role }))" @update:model-value="put(i, { role: $event as ReferenceRole })" />
+      <v-slider label="Strength" :min="0" :max="100" :step="5" :model-value="use.strength" class="strength" :suffix="String(use.strength)" @update:model-value="put(i, { strength: $event })" />
       <v-btn variant="text" @click="emit('change', references.toSpliced(i, 1))">Remove</v-btn>
     </li>
   </ul>

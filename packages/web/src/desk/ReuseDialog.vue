@@ -32,8 +32,8 @@ const go = () =>
     <form class="dialog reuse" @submit.prevent="go">
       <h1 id="reuse-title">Use again</h1>
       <p>“{{ title }}” becomes a new prompt, with its text, leave-out list, tags, engine and settings. It remembers where it came from.</p>
-      <v-select label="In which project" v-model="target" :items="[...projects.open.map((project) => ({ title: project.name, value: project.id })), { title: 'A new project …', value: NEW }]" />
-      <v-text-field v-if="target === NEW" label="Its name" v-model="name" maxlength="120" :rules="[needed]" />
+      <v-select v-model="target" label="In which project" :items="[...projects.open.map((project) => ({ title: project.name, value: project.id })), { title: 'A new project …', value: NEW }]" />
+      <v-text-field v-if="target === NEW" v-model="name" label="Its name" maxlength="120" :rules="[needed]" />
       <p class="row-actions">
         <v-btn color="primary" variant="flat" type="submit" :disabled="target === NEW && !name.trim()">Use it there</v-btn>
         <v-btn @click="open = false">Cancel</v-btn>

@@ -82,10 +82,10 @@ const forget = (aside: Aside) =>
         <li v-for="(change, i) in shown" :key="i">
           <span class="words" :title="say(change)">{{ say(change) }}</span>
           <span v-if="change.difference.facet" class="soft">{{ change.difference.facet }}</span>
-          <v-btn variant="text" v-if="changes.length > 1" @click="keepOnly(change)">Keep only this</v-btn>
+          <v-btn v-if="changes.length > 1" variant="text" @click="keepOnly(change)">Keep only this</v-btn>
         </li>
       </ul>
-      <v-btn variant="text" v-if="changes.length > FEW" @click="open = !open">{{ open ? 'Show fewer' : `Show all ${changes.length}` }}</v-btn>
+      <v-btn v-if="changes.length > FEW" variant="text" @click="open = !open">{{ open ? 'Show fewer' : `Show all ${changes.length}` }}</v-btn>
     </template>
     <template v-if="asides.length">
       <p class="soft">Put aside</p>

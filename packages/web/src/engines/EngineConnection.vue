@@ -60,7 +60,7 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
     <p class="line">
       <v-btn :disabled="!engine.connected || trying" @click="tryIt">{{ trying ? 'Asking ...' : 'Try it with one picture' }}</v-btn>
       <span class="soft">{{ engine.connected ? `costs ${amount(engine.profile.sizes[0]!.cost)}; shown here and not kept` : engine.off ? 'switched off' : 'its profile says no address' }}</span>
-      <v-btn variant="text" v-if="!engine.off && engine.connected" @click="setOff(true)" class="off">Switch it off</v-btn>
+      <v-btn v-if="!engine.off && engine.connected" variant="text" class="off" @click="setOff(true)">Switch it off</v-btn>
     </p>
     <figure v-if="tried" class="tried" role="status">
       <img v-if="tried.picture" :src="tried.picture" :alt="`What ${engine.profile.name} made of the text`" />
@@ -70,13 +70,13 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
       </figcaption>
     </figure>
     <form v-if="takesSecret" class="line" @submit.prevent="keep(secret)">
-      <v-text-field :label="engine.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key, for {secret} in the headers'" v-model="secret" type="password" autocomplete="off" maxlength="4000" />
+      <v-text-field v-model="secret" :label="engine.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key, for {secret} in the headers'" type="password" autocomplete="off" maxlength="4000" />
       <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
-      <v-btn variant="text" v-if="engine.hasSecret" @click="keep(null)">Remove it</v-btn>
+      <v-btn v-if="engine.hasSecret" variant="text" @click="keep(null)">Remove it</v-btn>
     </form>
     <form v-if="engine.profile.simulated" class="line" @submit.prevent="misbehave(fault)">
-      <v-select label="For practice, a simulated engine" v-model="fault" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />
-      <v-text-field label="So many times" v-model.number="times" type="number" min="1" max="100" class="short" />
+      <v-select v-model="fault" label="For practice, a simulated engine" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />
+      <v-text-field v-model.number="times" label="So many times" type="number" min="1" max="100" class="short" />
       <v-btn type="submit">Have it misbehave</v-btn>
       <v-btn variant="text" @click="misbehave('none')">Behave again</v-btn>
     </form>

@@ -82,7 +82,7 @@ async function importFile(given: File): Promise<void> {
     <div class="columns">
       <ul aria-label="Engines">
         <li v-for="one in engines.all" :key="keyOf(one)">
-          <v-btn variant="text" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" @click="choose(keyOf(one))" class="choice tall lines"><span class="name">{{ one.profile.name }} <span class="soft">{{ one.profile.revision }}</span></span><span class="soft">{{ one.off ? 'switched off' : one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}{{ madeSoFar(one) }}</span></v-btn>
+          <v-btn variant="text" :aria-current="one === engine && !writing?.isNew ? 'true' : undefined" class="choice tall lines" @click="choose(keyOf(one))"><span class="name">{{ one.profile.name }} <span class="soft">{{ one.profile.revision }}</span></span><span class="soft">{{ one.off ? 'switched off' : one.profile.simulated ? 'simulated' : one.connected ? 'connected' : 'written for, not connected' }}{{ madeSoFar(one) }}</span></v-btn>
         </li>
       </ul>
       <ProfileForm v-if="writing" :key="writing.profile.id" :profile="writing.profile" :is-new="writing.isNew" @save="save" @cancel="writing = undefined" />
@@ -126,7 +126,7 @@ async function importFile(given: File): Promise<void> {
           <v-btn @click="writing = { profile: engine.profile, isNew: false }">Change the profile</v-btn>
           <v-btn variant="text" @click="takeOut(engine)">Export as JSON</v-btn>
           <v-btn variant="text" @click="writing = { profile: copyOf(engine), isNew: true }">Copy as a new engine</v-btn>
-          <v-btn variant="text" v-if="engine.origin !== 'shipped'" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
+          <v-btn v-if="engine.origin !== 'shipped'" variant="text" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
         </p>
       </article>
     </div>

@@ -84,7 +84,7 @@ const makeGullible = () =>
     <h2 id="models-title" class="titled">Language models <span class="soft">for helpers</span></h2>
     <ul>
       <li v-for="model in models.all" :key="model.profile.id">
-        <v-btn variant="text" :aria-expanded="open === model.profile.id" @click="(open = open === model.profile.id ? '' : model.profile.id), (writing = undefined)" class="choice lines"><span class="name">{{ model.profile.name }}</span> <span class="soft">{{ stateOf(model) }}{{ model.usage.answered ? `, ${model.usage.answered} answered` : '' }}</span></v-btn>
+        <v-btn variant="text" :aria-expanded="open === model.profile.id" class="choice lines" @click="(open = open === model.profile.id ? '' : model.profile.id), (writing = undefined)"><span class="name">{{ model.profile.name }}</span> <span class="soft">{{ stateOf(model) }}{{ model.usage.answered ? `, ${model.usage.answered} answered` : '' }}</span></v-btn>
         <div v-if="open === model.profile.id && !writing" class="model">
           <p class="notes">{{ model.profile.notes }}</p>
           <p>{{ soFar(model) }}<span v-if="model.usage.lastFailure" class="soft"> The last that failed: {{ model.usage.lastFailure }}</span></p>
@@ -93,17 +93,17 @@ const makeGullible = () =>
             <v-btn :disabled="!model.connected || trying !== ''" @click="tryIt(model.profile.id)">{{ trying === model.profile.id ? 'Asking ...' : 'Ask it a few words' }}</v-btn>
             <v-btn variant="text" @click="write(model)">Change the profile</v-btn>
             <v-btn variant="text" @click="setOff(model.profile.id, !model.off)">{{ model.off ? 'Switch it on' : 'Switch it off' }}</v-btn>
-            <v-btn variant="text" v-if="model.origin !== 'shipped'" @click="remove(model)">{{ model.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
+            <v-btn v-if="model.origin !== 'shipped'" variant="text" @click="remove(model)">{{ model.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
           </p>
           <p v-if="tried?.id === model.profile.id" role="status">{{ tried.problem ?? tried.said }} <span class="soft">after {{ seconds(tried.tookMs) }}</span></p>
           <form v-if="takesSecret(model)" class="line" @submit.prevent="keep(model.profile.id, secret)">
-            <v-text-field :label="model.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key'" v-model="secret" type="password" autocomplete="off" maxlength="4000" />
+            <v-text-field v-model="secret" :label="model.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key'" type="password" autocomplete="off" maxlength="4000" />
             <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
-            <v-btn variant="text" v-if="model.hasSecret" @click="keep(model.profile.id, null)">Remove it</v-btn>
+            <v-btn v-if="model.hasSecret" variant="text" @click="keep(model.profile.id, null)">Remove it</v-btn>
           </form>
           <form v-if="model.profile.simulated" class="line" @submit.prevent="misbehave(misbehaviour)">
-            <v-select label="For practice, the simulated models" v-model="misbehaviour" :items="Object.entries(MISBEHAVIOURS).map(([key, says]) => ({ title: says, value: key }))" />
-            <v-text-field label="So many times" v-model.number="times" type="number" min="1" max="100" class="short" />
+            <v-select v-model="misbehaviour" label="For practice, the simulated models" :items="Object.entries(MISBEHAVIOURS).map(([key, says]) => ({ title: says, value: key }))" />
+            <v-text-field v-model.number="times" label="So many times" type="number" min="1" max="100" class="short" />
             <v-btn type="submit">Have them misbehave</v-btn>
             <v-btn variant="text" @click="makeGullible">Make them gullible</v-btn>
             <v-btn variant="text" @click="misbehave('none')">Behave again</v-btn>

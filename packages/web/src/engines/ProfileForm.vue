@@ -59,26 +59,26 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
   <form class="form" @submit.prevent="save" @keydown.escape.stop="emit('cancel')">
     <fieldset>
       <legend>What it is</legend>
-      <v-text-field label="Name" v-model="form.name" maxlength="60" :rules="[needed]" />
-      <v-text-field label="Short name, for files and the command line" v-model="form.id" maxlength="60" :rules="[needed]" :disabled="!isNew" pattern="[a-z0-9\-]+" title="lower-case letters, numbers and hyphens" />
-      <v-text-field label="Revision" v-model="form.revision" maxlength="60" :rules="[needed]" :disabled="!isNew" />
+      <v-text-field v-model="form.name" label="Name" maxlength="60" :rules="[needed]" />
+      <v-text-field v-model="form.id" label="Short name, for files and the command line" maxlength="60" :rules="[needed]" :disabled="!isNew" pattern="[a-z0-9\-]+" title="lower-case letters, numbers and hyphens" />
+      <v-text-field v-model="form.revision" label="Revision" maxlength="60" :rules="[needed]" :disabled="!isNew" />
     </fieldset>
     <fieldset>
       <legend>How it reads</legend>
-      <v-select label="It reads" v-model="form.reads" :items="Object.entries(READS).map(([key, says]) => ({ title: says, value: key }))" />
-      <v-select label="Emphasis is carried" v-model="form.emphasis" :items="Object.entries(EMPHASIS).map(([key, says]) => ({ title: says, value: key }))" />
-      <v-checkbox label="takes a leave-out list" v-model="form.leaveOut" />
+      <v-select v-model="form.reads" label="It reads" :items="Object.entries(READS).map(([key, says]) => ({ title: says, value: key }))" />
+      <v-select v-model="form.emphasis" label="Emphasis is carried" :items="Object.entries(EMPHASIS).map(([key, says]) => ({ title: says, value: key }))" />
+      <v-checkbox v-model="form.leaveOut" label="takes a leave-out list" />
       <p class="line">
-        <v-checkbox label="reads no further than" v-model="limited" />
+        <v-checkbox v-model="limited" label="reads no further than" />
         <template v-if="form.limit">
-          <v-text-field label="Limit" v-model.number="form.limit.max" type="number" min="1" class="short" />
-          <v-select label="Unit of the limit" v-model="form.limit.unit" :items="['characters', 'words', 'tokens']" />
-          <v-select label="Past the limit" :model-value="form.pastLimit ?? 'ignores'" @update:model-value="form.pastLimit = $event === 'refuses' ? 'refuses' : 'ignores'" :items="[{ title: 'and ignores the rest', value: 'ignores' }, { title: 'and refuses what is longer', value: 'refuses' }]" />
+          <v-text-field v-model.number="form.limit.max" label="Limit" type="number" min="1" class="short" />
+          <v-select v-model="form.limit.unit" label="Unit of the limit" :items="['characters', 'words', 'tokens']" />
+          <v-select label="Past the limit" :model-value="form.pastLimit ?? 'ignores'" :items="[{ title: 'and ignores the rest', value: 'ignores' }, { title: 'and refuses what is longer', value: 'refuses' }]" @update:model-value="form.pastLimit = $event === 'refuses' ? 'refuses' : 'ignores'" />
         </template>
       </p>
-      <v-text-field label="Order of facets it prefers, with commas; empty for that of the draft" v-model.lazy="order" class="wide" />
-      <v-text-field label="Figures it draws well in one picture; empty if not known" type="number" min="0" :model-value="form.figures ?? ''" @input="setCount('figures', ($event.target as HTMLInputElement).value)" class="short" />
-      <v-text-field label="Words it spells well; empty if not known" type="number" min="0" :model-value="form.lettering ?? ''" @input="setCount('lettering', ($event.target as HTMLInputElement).value)" class="short" />
+      <v-text-field v-model.lazy="order" label="Order of facets it prefers, with commas; empty for that of the draft" class="wide" />
+      <v-text-field label="Figures it draws well in one picture; empty if not known" type="number" min="0" :model-value="form.figures ?? ''" class="short" @input="setCount('figures', ($event.target as HTMLInputElement).value)" />
+      <v-text-field label="Words it spells well; empty if not known" type="number" min="0" :model-value="form.lettering ?? ''" class="short" @input="setCount('lettering', ($event.target as HTMLInputElement).value)" />
     </fieldset>
     <fieldset>
       <legend>Sizes and cost</legend>
@@ -86,45 +86,45 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
         <thead><tr><th>Aspect ratio</th><th>Width</th><th>Height</th><th>Cost of one, in {{ form.costUnit }}s</th><th><span class="visually-hidden">Remove</span></th></tr></thead>
         <tbody>
           <tr v-for="(size, i) in form.sizes" :key="i">
-            <td><v-text-field aria-label="Aspect ratio" v-model="size.aspectRatio" class="short" /></td>
-            <td><v-text-field aria-label="Width in pixels" v-model.number="size.width" type="number" class="short" /></td>
-            <td><v-text-field aria-label="Height in pixels" v-model.number="size.height" type="number" class="short" /></td>
-            <td><v-text-field aria-label="Cost" v-model.number="size.cost" type="number" min="0" class="short" /></td>
+            <td><v-text-field v-model="size.aspectRatio" aria-label="Aspect ratio" class="short" /></td>
+            <td><v-text-field v-model.number="size.width" aria-label="Width in pixels" type="number" class="short" /></td>
+            <td><v-text-field v-model.number="size.height" aria-label="Height in pixels" type="number" class="short" /></td>
+            <td><v-text-field v-model.number="size.cost" aria-label="Cost" type="number" min="0" class="short" /></td>
             <td><v-btn variant="text" :disabled="form.sizes.length === 1" @click="form.sizes.splice(i, 1)">remove</v-btn></td>
           </tr>
         </tbody>
       </v-table>
-      <p class="line wide"><v-btn variant="text" @click="addSize">Add a size</v-btn> <v-text-field label="The unit is a" v-model="form.costUnit" maxlength="60" class="short" /></p>
+      <p class="line wide"><v-btn variant="text" @click="addSize">Add a size</v-btn> <v-text-field v-model="form.costUnit" label="The unit is a" maxlength="60" class="short" /></p>
     </fieldset>
     <fieldset>
       <legend>Settings of its own</legend>
       <div v-for="(setting, i) in form.settings" :key="i" class="setting wide">
-        <v-text-field label="Name of the setting" v-model="setting.label" placeholder="name" />
-        <v-text-field label="Key of the setting" v-model="setting.key" placeholder="key" />
+        <v-text-field v-model="setting.label" label="Name of the setting" placeholder="name" />
+        <v-text-field v-model="setting.key" label="Key of the setting" placeholder="key" />
         <template v-if="setting.kind === 'number'">
-          <v-text-field label="From" v-model.number="setting.min" type="number" step="any" class="short" />
-          <v-text-field label="To" v-model.number="setting.max" type="number" step="any" class="short" />
-          <v-text-field label="By" v-model.number="setting.step" type="number" step="any" class="short" />
-          <v-text-field label="Usually" v-model.number="setting.default" type="number" step="any" class="short" />
+          <v-text-field v-model.number="setting.min" label="From" type="number" step="any" class="short" />
+          <v-text-field v-model.number="setting.max" label="To" type="number" step="any" class="short" />
+          <v-text-field v-model.number="setting.step" label="By" type="number" step="any" class="short" />
+          <v-text-field v-model.number="setting.default" label="Usually" type="number" step="any" class="short" />
         </template>
         <template v-else>
           <v-text-field label="Values, with commas" :model-value="setting.values.join(', ')" @change="setting.values = ($event.target as HTMLInputElement).value.split(',').map((one) => one.trim()).filter(Boolean)" />
-          <v-text-field label="Usually" v-model="setting.default" />
+          <v-text-field v-model="setting.default" label="Usually" />
         </template>
         <v-btn variant="text" @click="form.settings.splice(i, 1)">remove</v-btn>
-        <v-text-field label="What it does" v-model="setting.says" placeholder="what it does, in one sentence" maxlength="300" class="says" />
+        <v-text-field v-model="setting.says" label="What it does" placeholder="what it does, in one sentence" maxlength="300" class="says" />
       </div>
       <p class="line wide"><v-btn variant="text" @click="addSetting">Add a number</v-btn><v-btn variant="text" @click="form.settings.push({ key: '', label: '', kind: 'choice', values: ['one', 'two'], default: 'one', says: '' })">Add a choice</v-btn></p>
     </fieldset>
     <fieldset>
       <legend>How it is asked</legend>
       <p class="wide soft">A service is connected by what it is sent and where its answer lies. Leave it empty for an engine that is only written for. The API key itself is given on the engine’s page.</p>
-      <v-textarea label="The connection, as JSON" v-model="connection" rows="8" spellcheck="false" auto-grow class="wide code" />
+      <v-textarea v-model="connection" label="The connection, as JSON" rows="8" spellcheck="false" auto-grow class="wide code" />
       <p v-if="connection.trim() === ''" class="wide"><v-btn variant="text" @click="begin">Begin with an example</v-btn></p>
       <div v-else-if="'profile' in read && !notJson" class="wide"><RequestPreview v-model:text="text" :profile="read.profile" /></div>
-      <v-checkbox label="asked again with the same key, it charges once" v-model="form.honoursIdempotencyKey" class="wide" />
+      <v-checkbox v-model="form.honoursIdempotencyKey" label="asked again with the same key, it charges once" class="wide" />
     </fieldset>
-    <v-textarea label="Notes" v-model="form.notes" rows="3" maxlength="4000" auto-grow />
+    <v-textarea v-model="form.notes" label="Notes" rows="3" maxlength="4000" auto-grow />
     <ul v-if="problems.length" class="problems" role="status">
       <li v-for="problem in problems" :key="problem.at">{{ problem.says }} <span class="soft">{{ problem.at }}</span></li>
     </ul>

@@ -32,7 +32,7 @@ const shown = computed(() => {
 
 <template>
   <div class="preview">
-    <v-textarea label="A text to try it with" v-model="text" rows="2" maxlength="20000" auto-grow />
+    <v-textarea v-model="text" label="A text to try it with" rows="2" maxlength="20000" auto-grow />
     <p v-if="problem" class="problem" role="status">{{ problem }}</p>
     <pre v-if="shown" tabindex="0" aria-label="The request">{{ shown }}</pre>
   </div>

@@ -114,15 +114,15 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
     <header>
       <h1 class="view-title">Glossary <span class="scope">{{ projects.current ? `what ships, and the terms of ${projects.current.name}` : 'what ships' }}</span></h1>
       <div class="finding">
-        <v-text-field label="Find a term" type="search" :model-value="asked" placeholder="a term, or what it does" maxlength="80" @input="go({ q: ($event.target as HTMLInputElement).value, term: '' })" class="search" />
+        <v-text-field label="Find a term" type="search" :model-value="asked" placeholder="a term, or what it does" maxlength="80" class="search" @input="go({ q: ($event.target as HTMLInputElement).value, term: '' })" />
         <span class="soft" role="status">{{ counted(found.length, 'term') }}</span>
         <v-btn @click="form = {}">Add a term</v-btn>
-        <v-btn variant="text" v-if="store.own.length" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>
+        <v-btn v-if="store.own.length" variant="text" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>
         <v-btn variant="text" @click="pickFile()">Import terms</v-btn>
       </div>
       <p class="facets" role="group" aria-label="Facet">
         <v-btn variant="text" :aria-pressed="!facet" @click="go({ facet: undefined, term: '' })">all</v-btn>
-        <v-btn variant="text" v-for="name in FACETS" :key="name" :aria-pressed="facet === name" @click="go({ facet: name, term: '' })">{{ name }} <span class="soft">{{ counts.get(name) }}</span></v-btn>
+        <v-btn v-for="name in FACETS" :key="name" variant="text" :aria-pressed="facet === name" @click="go({ facet: name, term: '' })">{{ name }} <span class="soft">{{ counts.get(name) }}</span></v-btn>
       </p>
     </header>
     <div class="columns">
@@ -131,7 +131,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
         <p v-else-if="found.length === 0" class="soft">No term is written like that or says so. <v-btn variant="text" @click="form = { entry: { term: asked, facet: facet ?? 'subject', does: '' } }">Add “{{ asked }}”</v-btn></p>
         <ul aria-label="Terms">
           <li v-for="row in found.slice(0, most)" :key="keyOf(row)">
-            <v-btn variant="text" :aria-current="row === term ? 'true' : undefined" @click="go({ term: keyOf(row) })" class="choice lines"><span class="name">{{ row.term }}</span><span v-if="!facet" class="soft">{{ row.facet }}</span><span v-if="row.own" class="soft">own</span></v-btn>
+            <v-btn variant="text" :aria-current="row === term ? 'true' : undefined" class="choice lines" @click="go({ term: keyOf(row) })"><span class="name">{{ row.term }}</span><span v-if="!facet" class="soft">{{ row.facet }}</span><span v-if="row.own" class="soft">own</span></v-btn>
           </li>
         </ul>
         <p v-if="found.length > most"><v-btn variant="text" @click="most += PAGE">{{ counted(Math.min(PAGE, found.length - most), 'more term') }}</v-btn></p>
@@ -143,7 +143,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
           <WordCompanions v-if="store.associations" :word="term.term" :associations="store.associations" />
           <p class="row-actions">
             <v-btn variant="text" @click="form = { entry: correct(term) }">{{ own ? 'Change it' : 'Correct it' }}</v-btn>
-            <v-btn variant="text" v-if="own" @click="remove">Remove yours</v-btn>
+            <v-btn v-if="own" variant="text" @click="remove">Remove yours</v-btn>
             <span v-if="own" class="soft">{{ own.projectId ? 'for this project' : 'for all projects' }}</span>
           </p>
           <section v-if="uses" aria-labelledby="uses">

@@ -27,7 +27,7 @@ const rows = computed(() =>
         <dt>{{ row.name }}</dt>
         <dd>
           <template v-for="(name, i) in row.names" :key="name"
-            ><v-btn variant="text" v-if="row.kin" @click="$emit('go', name)">{{ name }}</v-btn><template v-else>{{ name }}</template
+            ><v-btn v-if="row.kin" variant="text" @click="$emit('go', name)">{{ name }}</v-btn><template v-else>{{ name }}</template
             ><template v-if="i < row.names.length - 1">, </template></template
           >
         </dd>

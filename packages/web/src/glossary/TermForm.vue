@@ -32,11 +32,11 @@ function save(): void {
 
 <template>
   <form class="form" @submit.prevent="save" @keydown.escape.stop="emit('cancel')">
-    <v-text-field label="Term" v-model="form.term" :rules="[needed]" maxlength="80" pattern=".*\S.*" autofocus />
-    <v-select label="Facet" v-model="form.facet" :items="FACETS" />
-    <v-text-field label="What it does to a picture, in one sentence" v-model="form.does" :rules="[needed]" maxlength="300" pattern=".*\S.*" class="wide" />
-    <v-text-field label="Kind of" v-model="form.broader" maxlength="80" />
-    <v-text-field v-for="list in LISTS" :key="list.key" :label="`${list.label}: ${list.hint}, with commas`" v-model="form.lists[list.key]" />
+    <v-text-field v-model="form.term" label="Term" :rules="[needed]" maxlength="80" pattern=".*\S.*" autofocus />
+    <v-select v-model="form.facet" label="Facet" :items="FACETS" />
+    <v-text-field v-model="form.does" label="What it does to a picture, in one sentence" :rules="[needed]" maxlength="300" pattern=".*\S.*" class="wide" />
+    <v-text-field v-model="form.broader" label="Kind of" maxlength="80" />
+    <v-text-field v-for="list in LISTS" :key="list.key" v-model="form.lists[list.key]" :label="`${list.label}: ${list.hint}, with commas`" />
     <v-radio-group v-if="projectName" v-model="form.forProject" label="Holds for" inline class="wide">
       <v-radio :label="projectName" :value="true" />
       <v-radio label="all projects" :value="false" />

@@ -38,7 +38,7 @@ function without(what: string | undefined): void {
       </p>
       <ul v-if="ways.length">
         <li v-for="way in ways" :key="way.text">
-          <v-btn variant="text" v-if="use" @click="emit('use', way.text)" class="way">{{ way.text }}</v-btn><span v-else class="way">{{ way.text }}</span>
+          <v-btn v-if="use" variant="text" class="way" @click="emit('use', way.text)">{{ way.text }}</v-btn><span v-else class="way">{{ way.text }}</span>
           <span class="soft source">{{ way.source }}{{ way.drags > 0.3 ? ', brings things of its own' : '' }}</span>
         </li>
       </ul>

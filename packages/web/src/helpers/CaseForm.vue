@@ -24,15 +24,15 @@ const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 
 
 <template>
   <form class="case-form" @submit.prevent="problem || emit('save', one)">
-    <v-text-field label="Name of the case" v-model="one.name" maxlength="120" :rules="[needed]" />
-    <v-textarea label="The draft it is about" v-model="one.text" rows="3" maxlength="20000" auto-grow class="words" />
+    <v-text-field v-model="one.name" label="Name of the case" maxlength="120" :rules="[needed]" />
+    <v-textarea v-model="one.text" label="The draft it is about" rows="3" maxlength="20000" auto-grow class="words" />
     <div class="columns">
-      <v-textarea label="Locked words, a line each" v-model="locked" rows="2" auto-grow />
-      <v-textarea label="Leave-out list, a line each" v-model="leaveOut" rows="2" auto-grow />
-      <v-textarea label="What the project has, a line each" v-model="existing" rows="2" auto-grow />
+      <v-textarea v-model="locked" label="Locked words, a line each" rows="2" auto-grow />
+      <v-textarea v-model="leaveOut" label="Leave-out list, a line each" rows="2" auto-grow />
+      <v-textarea v-model="existing" label="What the project has, a line each" rows="2" auto-grow />
     </div>
     <div class="columns">
-      <v-select label="Engine" v-model="engine" :items="[{ title: 'none in particular', value: '' }, ...engines.newest.map((profile) => ({ title: profile.name, value: profile.id }))]" />
+      <v-select v-model="engine" label="Engine" :items="[{ title: 'none in particular', value: '' }, ...engines.newest.map((profile) => ({ title: profile.name, value: profile.id }))]" />
       <template v-for="input in asksText" :key="input.key">
         <v-text-field v-if="input.kind === 'number'" v-model.number="one.values[input.key]" :label="input.label" type="number" :min="input.min" :max="input.max" :placeholder="String(input.default)" />
         <v-select v-else-if="input.kind === 'choice'" :model-value="String(one.values[input.key] ?? '')" :label="input.label" :items="input.values" @update:model-value="one.values[input.key] = $event ?? ''" />

@@ -77,9 +77,9 @@ const fresh = (): HelperCase => ({ name: '', text: '', locked: [], leaveOut: [],
       <li v-for="one in whole.cases" :key="one.id">
         <CaseForm v-if="writing?.id === one.id" :body="whole.helper.body" :start="writing.start" @save="keep" @cancel="writing = undefined" />
         <template v-else>
-          <v-btn variant="text" @click="writing = { id: one.id, start: one.case }" class="name">{{ one.case.name }}</v-btn>
+          <v-btn variant="text" class="name" @click="writing = { id: one.id, start: one.case }">{{ one.case.name }}</v-btn>
           <span class="soft">{{ one.case.criteria.map(sayCriterion).join('; ') }}</span>
-          <v-btn variant="text" :aria-label="`Remove the case ${one.case.name}`" @click="takeAway(one)" class="away">Remove</v-btn>
+          <v-btn variant="text" :aria-label="`Remove the case ${one.case.name}`" class="away" @click="takeAway(one)">Remove</v-btn>
         </template>
       </li>
       <li v-if="writing && !whole.cases.some(({ id: known }) => known === writing?.id)"><CaseForm :body="whole.helper.body" :start="writing.start" @save="keep" @cancel="writing = undefined" /></li>
@@ -88,15 +88,15 @@ const fresh = (): HelperCase => ({ name: '', text: '', locked: [], leaveOut: [],
 
     <form v-if="whole.cases.length" class="start" @submit.prevent="start">
         <span class="row-actions"><span class="soft">Run them on</span>
-          <v-select label="Version" v-model.number="first.version" :items="whole.versions.map(({ number }) => ({ title: `version ${number}${number === whole.helper.current ? ', used' : ''}`, value: number }))" />
-          <v-select label="Model" v-model="first.model" :items="models.usable.map(({ profile }) => ({ title: profile.name, value: profile.id }))" />
+          <v-select v-model.number="first.version" label="Version" :items="whole.versions.map(({ number }) => ({ title: `version ${number}${number === whole.helper.current ? ', used' : ''}`, value: number }))" />
+          <v-select v-model="first.model" label="Model" :items="models.usable.map(({ profile }) => ({ title: profile.name, value: profile.id }))" />
         </span>
         <span v-if="second" class="row-actions"><span class="soft">and on</span>
-          <v-select label="Second version" v-model.number="second.version" :items="whole.versions.map(({ number }) => ({ title: `version ${number}${number === whole.helper.current ? ', used' : ''}`, value: number }))" />
-          <v-select label="Second model" v-model="second.model" :items="models.usable.map(({ profile }) => ({ title: profile.name, value: profile.id }))" />
+          <v-select v-model.number="second.version" label="Second version" :items="whole.versions.map(({ number }) => ({ title: `version ${number}${number === whole.helper.current ? ', used' : ''}`, value: number }))" />
+          <v-select v-model="second.model" label="Second model" :items="models.usable.map(({ profile }) => ({ title: profile.name, value: profile.id }))" />
           <v-btn variant="text" @click="second = undefined">on one alone</v-btn>
         </span>
-      <v-btn variant="text" v-else @click="second = { ...first }" class="beside">and beside it on another</v-btn>
+      <v-btn v-else variant="text" class="beside" @click="second = { ...first }">and beside it on another</v-btn>
       <span class="row-actions go"><v-btn color="primary" variant="flat" :disabled="alike || models.usable.length === 0" type="submit">Run {{ counted(whole.cases.length * sides.length, 'case') }}</v-btn><span class="soft">{{ alike ? 'Both are the same.' : `about ${cost}, to ${projects.current?.name ?? 'the first project'}` }}</span></span>
     </form>
 

@@ -19,25 +19,25 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 
 <template>
   <li class="criterion">
-    <v-select label="What a good answer must satisfy" :model-value="criterion.kind" @update:model-value="criterion = freshCriterion($event as CriterionKind)" :items="Object.entries(CRITERIA).map(([kind, says]) => ({ title: says, value: kind }))" />
+    <v-select label="What a good answer must satisfy" :model-value="criterion.kind" :items="Object.entries(CRITERIA).map(([kind, says]) => ({ title: says, value: kind }))" @update:model-value="criterion = freshCriterion($event as CriterionKind)" />
     <template v-if="criterion.kind === 'facets-present'">
-      <v-text-field v-if="!criterion.facets" label="Of at least" type="number" min="1" max="12" :model-value="criterion.least" @input="change({ least: numberOf($event) })" class="number" />
-      <span class="facets"><v-btn variant="text" v-for="facet in FACETS" :key="facet" :aria-pressed="criterion.facets?.includes(facet) ?? false" @click="toggle(facet)">{{ facet }}</v-btn></span>
+      <v-text-field v-if="!criterion.facets" label="Of at least" type="number" min="1" max="12" :model-value="criterion.least" class="number" @input="change({ least: numberOf($event) })" />
+      <span class="facets"><v-btn v-for="facet in FACETS" :key="facet" variant="text" :aria-pressed="criterion.facets?.includes(facet) ?? false" @click="toggle(facet)">{{ facet }}</v-btn></span>
     </template>
     <template v-else-if="criterion.kind === 'length-within'">
-      <v-text-field label="At least, in words" type="number" min="0" :model-value="criterion.least" @input="change({ least: numberOf($event) })" class="number" />
-      <v-text-field label="At most, in words" type="number" min="1" :model-value="criterion.most" @input="change({ most: numberOf($event) })" class="number" />
+      <v-text-field label="At least, in words" type="number" min="0" :model-value="criterion.least" class="number" @input="change({ least: numberOf($event) })" />
+      <v-text-field label="At most, in words" type="number" min="1" :model-value="criterion.most" class="number" @input="change({ most: numberOf($event) })" />
     </template>
-    <v-text-field v-else-if="criterion.kind === 'distinct'" label="How many" type="number" min="1" max="40" :model-value="criterion.count" @input="criterion = numberOf($event) ? { kind: 'distinct', count: numberOf($event) } : { kind: 'distinct' }" class="number" />
+    <v-text-field v-else-if="criterion.kind === 'distinct'" label="How many" type="number" min="1" max="40" :model-value="criterion.count" class="number" @input="criterion = numberOf($event) ? { kind: 'distinct', count: numberOf($event) } : { kind: 'distinct' }" />
     <template v-else-if="criterion.kind === 'near-example'">
-      <v-select label="Near or far" :model-value="String(criterion.near)" @update:model-value="change({ near: $event === 'true' })" :items="[{ title: 'near', value: 'true' }, { title: 'far from', value: 'false' }]" />
-      <v-text-field label="The example" :model-value="criterion.example" @input="change({ example: textOf($event) })" class="wide" />
+      <v-select label="Near or far" :model-value="String(criterion.near)" :items="[{ title: 'near', value: 'true' }, { title: 'far from', value: 'false' }]" @update:model-value="change({ near: $event === 'true' })" />
+      <v-text-field label="The example" :model-value="criterion.example" class="wide" @input="change({ example: textOf($event) })" />
     </template>
     <template v-else-if="criterion.kind === 'says'">
-      <v-select label="Says or never" :model-value="String(criterion.never)" @update:model-value="change({ never: $event === 'true' })" :items="[{ title: 'says', value: 'false' }, { title: 'never says', value: 'true' }]" />
-      <v-text-field label="The words" :model-value="criterion.words" @input="change({ words: textOf($event) })" class="wide" />
+      <v-select label="Says or never" :model-value="String(criterion.never)" :items="[{ title: 'says', value: 'false' }, { title: 'never says', value: 'true' }]" @update:model-value="change({ never: $event === 'true' })" />
+      <v-text-field label="The words" :model-value="criterion.words" class="wide" @input="change({ words: textOf($event) })" />
     </template>
-    <v-btn variant="text" @click="emit('remove')" class="remove">Remove</v-btn>
+    <v-btn variant="text" class="remove" @click="emit('remove')">Remove</v-btn>
   </li>
 </template>
 

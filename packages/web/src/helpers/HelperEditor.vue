@@ -50,42 +50,42 @@ const unsound = computed(() => problems.value.length > 0 || body.value.name.trim
 <template>
   <form class="editor" @submit.prevent="unsound || emit('save', body, why.trim(), use)">
     <div class="pair">
-      <v-text-field label="Name" v-model="body.name" maxlength="60" :rules="[needed]" />
-      <v-text-field label="What it does, in a sentence" v-model="body.does" maxlength="300" />
+      <v-text-field v-model="body.name" label="Name" maxlength="60" :rules="[needed]" />
+      <v-text-field v-model="body.does" label="What it does, in a sentence" maxlength="300" />
     </div>
-    <v-textarea label="Instruction" ref="area" v-model="body.instruction" rows="16" maxlength="20000" spellcheck="true" auto-grow class="exact" />
+    <v-textarea ref="area" v-model="body.instruction" label="Instruction" rows="16" maxlength="20000" spellcheck="true" auto-grow class="exact" />
     <ul v-if="problems.length" class="problems" role="alert"><li v-for="one in problems" :key="`${one.at} ${one.says}`">Line {{ lineOf(one.at) }}: {{ one.says }}</li></ul>
     <FoldOut title="Slots it may name">
-      <ul class="slots"><li v-for="slot in slots" :key="slot.name"><v-btn variant="text" @click="put(slot.name)" class="exact">{{ '{' + '{ ' + slot.name + ' }' + '}' }}</v-btn> <span class="soft">{{ slot.says }}</span></li></ul>
+      <ul class="slots"><li v-for="slot in slots" :key="slot.name"><v-btn variant="text" class="exact" @click="put(slot.name)">{{ '{' + '{ ' + slot.name + ' }' + '}' }}</v-btn> <span class="soft">{{ slot.says }}</span></li></ul>
       <p class="soft">A part between {{ '{' + '{#name}' + '}' }} and {{ '{' + '{/name}' + '}' }} goes when the slot is empty. What comes from a draft or from fields stands between tags as material; the model is told to follow nothing that stands there.</p>
     </FoldOut>
     <fieldset>
       <legend>What it asks for</legend>
       <ul>
         <li v-for="(input, place) in body.inputs" :key="place" class="input">
-          <v-text-field label="Name of the slot" v-model="input.key" maxlength="30" class="key" />
-          <v-text-field label="Label" v-model="input.label" maxlength="60" />
-          <v-select label="Kind" :model-value="input.kind" @update:model-value="kindOf(place, $event as HelperInput['kind'])" :items="Object.entries(KINDS).map(([kind, says]) => ({ title: says, value: kind }))" />
-          <span v-if="input.kind === 'number'" class="row-actions"><v-text-field label="From" v-model.number="input.min" type="number" class="number" /> to <v-text-field label="To" v-model.number="input.max" type="number" class="number" /> usually <v-text-field label="Usually" v-model.number="input.default" type="number" class="number" /></span>
-          <v-text-field label="Choices, with commas" v-else-if="input.kind === 'choice'" :model-value="input.values.join(', ')" @change="choices(place, ($event.target as HTMLInputElement).value)" class="wide" />
-          <v-text-field label="What stands there at first" v-else-if="input.kind === 'text'" v-model="input.default" placeholder="nothing at first" class="wide" />
+          <v-text-field v-model="input.key" label="Name of the slot" maxlength="30" class="key" />
+          <v-text-field v-model="input.label" label="Label" maxlength="60" />
+          <v-select label="Kind" :model-value="input.kind" :items="Object.entries(KINDS).map(([kind, says]) => ({ title: says, value: kind }))" @update:model-value="kindOf(place, $event as HelperInput['kind'])" />
+          <span v-if="input.kind === 'number'" class="row-actions"><v-text-field v-model.number="input.min" label="From" type="number" class="number" /> to <v-text-field v-model.number="input.max" label="To" type="number" class="number" /> usually <v-text-field v-model.number="input.default" label="Usually" type="number" class="number" /></span>
+          <v-text-field v-else-if="input.kind === 'choice'" label="Choices, with commas" :model-value="input.values.join(', ')" class="wide" @change="choices(place, ($event.target as HTMLInputElement).value)" />
+          <v-text-field v-else-if="input.kind === 'text'" v-model="input.default" label="What stands there at first" placeholder="nothing at first" class="wide" />
           <v-btn variant="text" @click="body.inputs = body.inputs.filter((_, i) => i !== place)">Remove</v-btn>
         </li>
       </ul>
       <p><v-btn variant="text" @click="addInput">Ask for one thing more</v-btn></p>
     </fieldset>
     <div class="pair">
-      <v-select label="Shape of the answer" v-model="body.answer" :items="Object.entries(ANSWERS).map(([kind, shape]) => ({ title: shape.says, value: kind as AnswerKind }))" />
-      <v-select label="Model" v-model="body.model" :items="[{ title: 'the one the writer uses', value: null }, ...models.all.map(({ profile }) => ({ title: profile.name, value: profile.id }))]" />
-      <v-text-field label="How freely, 0 to 2" v-model.number="body.temperature" type="number" min="0" max="2" step="0.1" class="number" />
+      <v-select v-model="body.answer" label="Shape of the answer" :items="Object.entries(ANSWERS).map(([kind, shape]) => ({ title: shape.says, value: kind as AnswerKind }))" />
+      <v-select v-model="body.model" label="Model" :items="[{ title: 'the one the writer uses', value: null }, ...models.all.map(({ profile }) => ({ title: profile.name, value: profile.id }))]" />
+      <v-text-field v-model.number="body.temperature" label="How freely, 0 to 2" type="number" min="0" max="2" step="0.1" class="number" />
     </div>
     <div class="pair">
-      <v-textarea label="Examples, with --- between them" v-model="examples" rows="3" auto-grow />
-      <v-text-field label="Tags, with commas" v-model="tags" />
+      <v-textarea v-model="examples" label="Examples, with --- between them" rows="3" auto-grow />
+      <v-text-field v-model="tags" label="Tags, with commas" />
     </div>
     <div class="keep">
-      <v-text-field label="Why this version" v-model="why" maxlength="2000" placeholder="what it is to do better" />
-      <v-checkbox label="use it from now on" v-model="use" />
+      <v-text-field v-model="why" label="Why this version" maxlength="2000" placeholder="what it is to do better" />
+      <v-checkbox v-model="use" label="use it from now on" />
       <v-btn color="primary" variant="flat" :disabled="unsound || !changed" type="submit">{{ isNew ? 'Make the helper' : 'Save as a new version' }}</v-btn>
       <v-btn @click="emit('cancel')">Cancel</v-btn>
     </div>

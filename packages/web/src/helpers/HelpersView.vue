@@ -137,7 +137,7 @@ const remove = ({ id: which, body }: Helper) =>
           <v-btn @click="writing = { body: whole.helper.body, isNew: false }">Change it</v-btn>
           <v-btn variant="text" @click="copy(whole)">Copy</v-btn>
           <v-btn variant="text" @click="takeOut(whole)">Export as JSON</v-btn>
-          <v-btn variant="text" v-if="!whole.helper.shipped" @click="remove(whole.helper)">Delete</v-btn>
+          <v-btn v-if="!whole.helper.shipped" variant="text" @click="remove(whole.helper)">Delete</v-btn>
         </p>
         <CaseSection :key="whole.helper.id" :whole="whole" @changed="whole = $event" />
         <HelperVersions :whole="whole" @use="use" @why="sayWhy" />

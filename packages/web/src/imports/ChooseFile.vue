@@ -27,7 +27,7 @@ function dropped(event: DragEvent): void {
       <v-btn color="primary" variant="flat" :disabled="reading" @click="pickFile()">Choose a file</v-btn>
       <v-btn :disabled="reading" @click="pickFolder()">Choose a folder of texts</v-btn>
       <span class="soft">or drop files here</span>
-      <v-select label="Encoding" v-model="encoding" :items="ENCODINGS.map(([name, said]) => ({ title: said, value: name }))" class="end" />
+      <v-select v-model="encoding" label="Encoding" :items="ENCODINGS.map(([name, said]) => ({ title: said, value: name }))" class="end" />
     </p>
     <p v-if="reading" role="status">Reading the file …</p>
     <p v-else-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -21,7 +21,7 @@ function set(column: number, field: Field | ''): void {
       <tr v-for="({ name, sample }, i) in columns" :key="i">
         <th scope="row">{{ name }}</th>
         <td>
-          <v-select :aria-label="`${name} is`" :model-value="isOf[i] ?? ''" @update:model-value="set(i, $event as Field | '')" :items="[{ title: '— nothing, left out', value: '' }, ...FIELDS.map((field) => ({ title: SAID[field], value: field }))]" />
+          <v-select :aria-label="`${name} is`" :model-value="isOf[i] ?? ''" :items="[{ title: '— nothing, left out', value: '' }, ...FIELDS.map((field) => ({ title: SAID[field], value: field }))]" @update:model-value="set(i, $event as Field | '')" />
         </td>
         <td class="sample soft" :title="sample">{{ sample }}</td>
       </tr>

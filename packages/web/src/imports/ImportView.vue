@@ -104,9 +104,9 @@ const leave = () =>
         <p v-if="file.problem" class="problem" role="alert">{{ file.problem }}</p>
         <ColumnsTable v-if="file.columns.length" :columns="file.columns" :mapping="mapping" @map="mapping = $event" />
         <form class="how" @submit.prevent="start">
-          <v-select label="Into" v-model="project" :items="[...(saysProject ? [{ title: 'the projects the file names', value: '' }] : []), ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
-          <v-text-field label="Tag them all" v-model="tag" maxlength="60" placeholder="no tag" />
-          <v-checkbox v-if="preview?.duplicates.count" :label="preview.duplicates.count === 1 ? 'the one that is here already too' : `the ${preview.duplicates.count.toLocaleString('en')} that are here already too`" v-model="duplicates" />
+          <v-select v-model="project" label="Into" :items="[...(saysProject ? [{ title: 'the projects the file names', value: '' }] : []), ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
+          <v-text-field v-model="tag" label="Tag them all" maxlength="60" placeholder="no tag" />
+          <v-checkbox v-if="preview?.duplicates.count" v-model="duplicates" :label="preview.duplicates.count === 1 ? 'the one that is here already too' : `the ${preview.duplicates.count.toLocaleString('en')} that are here already too`" />
           <v-btn color="primary" variant="flat" :disabled="!preview || looking || coming === 0 || (!saysProject && !project)" type="submit">{{ coming ? `Import ${counted(coming, 'prompt')}` : 'Nothing to import' }}</v-btn>
           <v-btn @click="leave">Cancel</v-btn>
         </form>

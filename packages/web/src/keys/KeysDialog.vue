@@ -32,7 +32,7 @@ function setKey(verdict: Verdict, event: Event): void {
         </section>
         <section>
           <h2>Letters</h2>
-          <v-checkbox label="Single letters act on the picture or phrase that has the focus" v-model="letterKeys" class="switch" />
+          <v-checkbox v-model="letterKeys" label="Single letters act on the picture or phrase that has the focus" class="switch" />
           <p v-for="verdict in VERDICTS" :key="verdict" class="letter">
             <label :for="`key-${verdict}`">{{ verdict }}</label>
             <v-text-field :id="`key-${verdict}`" :model-value="verdictKeys[verdict]" :disabled="!letterKeys" maxlength="2" size="2" @change="setKey(verdict, $event)" />

@@ -8,7 +8,7 @@ const notices = useNotices()
   <div class="notices" role="status" aria-live="polite">
     <div v-for="notice in notices.shown" :key="notice.id" class="notice" :class="{ problem: notice.problem }">
       <span>{{ notice.text }}</span>
-      <v-btn variant="text" v-if="notice.action" @click="(notice.action.run(), notices.close(notice.id))">{{ notice.action.label }}</v-btn>
+      <v-btn v-if="notice.action" variant="text" @click="(notice.action.run(), notices.close(notice.id))">{{ notice.action.label }}</v-btn>
       <v-btn variant="text" @click="notices.close(notice.id)">Close</v-btn>
     </div>
   </div>

@@ -81,28 +81,28 @@ async function save(): Promise<void> {
     <p class="soft">New prompts begin with them; the Desk says where a prompt breaks one, and fixes it in one press.</p>
     <p v-if="!loaded" class="soft" role="status">Opening the rules …</p>
     <form v-else class="rules" @submit.prevent="save">
-      <v-textarea label="Every prompt says, a phrase a line" v-model="form.must" rows="3" auto-grow />
-      <v-textarea label="No prompt says, with commas" v-model="form.never" rows="3" auto-grow />
-      <v-textarea label="On every leave-out list, with commas" v-model="form.leaveOut" rows="2" auto-grow />
+      <v-textarea v-model="form.must" label="Every prompt says, a phrase a line" rows="3" auto-grow />
+      <v-textarea v-model="form.never" label="No prompt says, with commas" rows="3" auto-grow />
+      <v-textarea v-model="form.leaveOut" label="On every leave-out list, with commas" rows="2" auto-grow />
       <fieldset>
         <legend class="soft">Every prompt says something of</legend>
-        <v-checkbox v-for="facet in FACETS" :key="facet" :label="facet" v-model="form.facets" :value="facet" />
+        <v-checkbox v-for="facet in FACETS" :key="facet" v-model="form.facets" :label="facet" :value="facet" />
       </fieldset>
       <div class="labelled">
         <span>Named colours</span>
         <p v-for="(colour, i) in form.colours" :key="i" class="colour">
           <v-color-input v-model="colour.value" :label="`Value of ${colour.name || 'the colour'}`" mode="hex" hide-actions color-pip class="value" />
-          <v-text-field :label="`Name of colour ${i + 1}`" v-model="colour.name" placeholder="its name" maxlength="200" />
+          <v-text-field v-model="colour.name" :label="`Name of colour ${i + 1}`" placeholder="its name" maxlength="200" />
           <v-btn variant="text" @click="form.colours.splice(i, 1)">remove</v-btn>
         </p>
         <p><v-btn variant="text" @click="form.colours.push({ name: '', value: '#b08030' })">Add a colour</v-btn></p>
       </div>
       <div class="usual">
-        <v-select label="Usual engine" v-model="form.engine" :items="[{ title: 'none', value: '' }, ...engines.newest.map((profile) => ({ title: profile.name, value: profile.id }))]" />
-        <v-select label="Aspect ratio" v-model="form.aspectRatio" :items="[{ title: 'any', value: '' }, ...ratios]" />
+        <v-select v-model="form.engine" label="Usual engine" :items="[{ title: 'none', value: '' }, ...engines.newest.map((profile) => ({ title: profile.name, value: profile.id }))]" />
+        <v-select v-model="form.aspectRatio" label="Aspect ratio" :items="[{ title: 'any', value: '' }, ...ratios]" />
       </div>
       <ul v-if="conflicts.length" class="conflicts" role="status"><li v-for="conflict in conflicts" :key="conflict">{{ conflict }}</li></ul>
-      <p class="row-actions wide"><v-btn color="primary" variant="flat" :disabled="!changed || conflicts.length > 0" type="submit">Save the rules</v-btn><v-btn variant="text" v-if="changed" @click="show(store.rules)">Back to what is saved</v-btn></p>
+      <p class="row-actions wide"><v-btn color="primary" variant="flat" :disabled="!changed || conflicts.length > 0" type="submit">Save the rules</v-btn><v-btn v-if="changed" variant="text" @click="show(store.rules)">Back to what is saved</v-btn></p>
     </form>
     <template v-if="touched && touched.prompts.length">
       <h3>{{ counted(touched.prompts.length, 'prompt') }} of {{ touched.checked }} {{ touched.prompts.length === 1 ? 'does' : 'do' }} not keep them</h3>

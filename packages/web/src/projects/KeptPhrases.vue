@@ -26,8 +26,8 @@ async function keep(): Promise<void> {
     <h2 id="kept-title">Kept phrases</h2>
     <p class="soft">They come first when a facet is filled and while the text is written. Keep one with K on a phrase of an outline, or here:</p>
     <form class="new" @submit.prevent="keep">
-      <v-text-field label="Phrase to keep" v-model="text" maxlength="300" placeholder="a phrase" />
-      <v-select label="Its facet" v-model="facet" :items="FACETS" />
+      <v-text-field v-model="text" label="Phrase to keep" maxlength="300" placeholder="a phrase" />
+      <v-select v-model="facet" label="Its facet" :items="FACETS" />
       <v-btn variant="text" type="submit">Keep it</v-btn>
     </form>
     <dl>

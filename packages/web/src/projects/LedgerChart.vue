@@ -66,14 +66,14 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
 <template>
   <section class="spending" aria-label="What was spent">
     <p class="row-actions">
-      <v-btn variant="text" v-for="(name, key) in BY" :key="key" :class="{ strong: by === key }" :aria-pressed="by === key" @click="by = key">{{ name }}</v-btn>
+      <v-btn v-for="(name, key) in BY" :key="key" variant="text" :class="{ strong: by === key }" :aria-pressed="by === key" @click="by = key">{{ name }}</v-btn>
       <a class="csv" :href="`/api/ledger.csv?project=${project.id}`" download>The whole ledger as CSV</a>
     </p>
     <v-table v-if="lines.length">
       <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine or model' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">Per kept picture</th></tr></thead>
       <tbody>
         <tr v-for="(line, i) in lines" :key="line.key">
-          <th scope="row" class="label" :title="line.label"><v-btn variant="text" v-if="by === 'prompt' && line.key" @click="open(line)">{{ line.label }}</v-btn><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
+          <th scope="row" class="label" :title="line.label"><v-btn v-if="by === 'prompt' && line.key" variant="text" @click="open(line)">{{ line.label }}</v-btn><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
           <td class="amount">{{ sayAmounts(line.amounts) }}<span v-if="sayMoney.worth(line.amounts, project)" class="soft">, {{ sayMoney.worth(line.amounts, project) }}</span></td>
           <td v-if="i === 0" class="bars" :rowspan="lines.length">
             <svg :width="WIDTH" :height="lines.length * ROW" role="img" aria-label="The same as bars"><rect v-for="one in lines" :key="one.key" x="0" :y="y(one.key)" :width="Math.max(1, x(one.size))" :height="y.bandwidth()" /></svg>

@@ -51,10 +51,10 @@ const left = computed(() => sayMoney.left(props.project))
 <template>
   <section class="money" aria-label="Money">
     <div class="row">
-      <v-text-field label="Currency" v-model="currency" maxlength="3" @change="save" class="code" />
-      <v-text-field v-for="of in units" :key="of" :label="`Price of a ${of}`" v-model="prices[of]" inputmode="decimal" placeholder="not known" @change="save" class="price" />
-      <v-text-field label="Ceiling" v-model="ceiling" inputmode="decimal" placeholder="none" @change="save" class="price" />
-      <v-select label="In" v-model="unit" @update:model-value="ceiling !== '' && save()" :items="[...units, project.currency].map((of) => ({ title: of === project.currency ? of : `${of}s`, value: of }))" />
+      <v-text-field v-model="currency" label="Currency" maxlength="3" class="code" @change="save" />
+      <v-text-field v-for="of in units" :key="of" v-model="prices[of]" :label="`Price of a ${of}`" inputmode="decimal" placeholder="not known" class="price" @change="save" />
+      <v-text-field v-model="ceiling" label="Ceiling" inputmode="decimal" placeholder="none" class="price" @change="save" />
+      <v-select v-model="unit" label="In" :items="[...units, project.currency].map((of) => ({ title: of === project.currency ? of : `${of}s`, value: of }))" @update:model-value="ceiling !== '' && save()" />
     </div>
     <p v-if="left" :class="{ over: left.over }">{{ left.says }}</p>
   </section>

@@ -74,7 +74,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
   <main v-else-if="project" class="page project">
     <header>
       <h1 class="visually-hidden">{{ project.name }}</h1>
-      <v-text-field label="Name of the project" :model-value="typed ?? project.name" maxlength="120" @input="typed = ($event.target as HTMLInputElement).value" @blur="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" class="title" />
+      <v-text-field label="Name of the project" :model-value="typed ?? project.name" maxlength="120" class="title" @input="typed = ($event.target as HTMLInputElement).value" @blur="rename" @keydown.enter="($event.target as HTMLInputElement).blur()" />
       <p class="row-actions">
         <span>{{ counted(project.prompts, 'prompt') }}, {{ counted(project.proofs, 'proof') }}, <span class="kept">{{ project.keepers }} kept</span></span>
         <span>Spent so far: {{ sayAmounts(ledger?.totals ?? []) }}<template v-if="worthOf(ledger?.totals ?? [], project)">, {{ worthOf(ledger?.totals ?? [], project) }}</template></span>
@@ -88,7 +88,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
       <p v-if="prompts.length === 0" class="soft">None yet.</p>
       <PromptRow v-for="prompt in prompts" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" :project="false" />
       <p class="row-actions after">
-        <v-btn color="primary" variant="flat" v-if="!project.archivedAt" @click="write">New prompt</v-btn>
+        <v-btn v-if="!project.archivedAt" color="primary" variant="flat" @click="write">New prompt</v-btn>
         <RouterLink v-if="total > prompts.length" :to="{ path: '/shelf', query: { project: id } }">All {{ total }} on the Shelf</RouterLink>
       </p>
     </section>

@@ -21,7 +21,9 @@ it('holds what is typed until it is asked for, and lets go then', () => {
 it('takes keys before anything on the page acts on them', () => {
   holdKeys()
   let heard = 0
-  const hear = () => heard++
+  const hear = () => {
+    heard++
+  }
   document.body.addEventListener('keydown', hear)
   expect(press('k').defaultPrevented).toBe(true)
   document.body.removeEventListener('keydown', hear)

@@ -3,13 +3,15 @@
  * answer, and a writer does not wait: what is typed meanwhile is held, and put into the text when it opens.
  */
 let held: string[] | undefined
+/** A key that types: its name is what it types. Others have names of several letters. */
+const SIGN = /^.$/u
 
 function hold(event: KeyboardEvent): void {
   if (!held || event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return
   if (event.key === 'Backspace') held.pop()
-  // The key that asked for the prompt may still be down.
-  else if (event.key === 'Enter') { if (event.repeat || held.length === 0) return; held.push('\n') }
-  else if ([...event.key].length === 1) held.push(event.key)
+  // The Enter that asked for the prompt may still be down.
+  else if (event.key === 'Enter' && !event.repeat && held.length > 0) held.push('\n')
+  else if (SIGN.test(event.key)) held.push(event.key)
   else return
   event.preventDefault()
   event.stopPropagation()

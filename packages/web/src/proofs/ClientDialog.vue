@@ -66,11 +66,11 @@ const takeComments = () =>
     <div class="dialog client">
       <h1 id="client-title">For a client</h1>
       <p v-if="pictured.length > MOST" class="soft">A sheet holds {{ MOST }} pictures; {{ pictured.length }} are selected.</p>
-      <v-text-field label="Title of the sheet" v-model="title" maxlength="200" />
+      <v-text-field v-model="title" label="Title of the sheet" maxlength="200" />
       <fieldset>
         <legend class="soft">Under each picture, after its number</legend>
-        <v-checkbox v-for="(name, caption) in CAPTIONS" :key="caption" :label="name" v-model="captions" :value="caption" />
-        <v-checkbox label="the whole prompt" v-model="prompts" />
+        <v-checkbox v-for="(name, caption) in CAPTIONS" :key="caption" v-model="captions" :label="name" :value="caption" />
+        <v-checkbox v-model="prompts" label="the whole prompt" />
       </fieldset>
       <p class="row-actions">
         <v-btn color="primary" variant="flat" :disabled="busy !== '' || pictured.length > MOST" @click="pdf">{{ busy === 'pdf' ? 'Making …' : `PDF of ${counted(pictured.length, 'picture')}` }}</v-btn>
@@ -80,8 +80,8 @@ const takeComments = () =>
       </p>
       <section v-if="sheets.length" class="back">
         <h2>Comments that came back</h2>
-        <v-select label="On which sheet" v-model="about" :items="[{ title: 'choose one', value: '' }, ...sheets.map((sheet) => ({ title: `${sheet.title}, ${counted(sheet.proofs.length, 'picture')}, ${sayExactly(sheet.madeAt)}`, value: sheet.id }))]" />
-        <v-textarea label="By number, a line each" v-model="comments" rows="4" placeholder="3: darker&#10;1 and 4: fine" auto-grow />
+        <v-select v-model="about" label="On which sheet" :items="[{ title: 'choose one', value: '' }, ...sheets.map((sheet) => ({ title: `${sheet.title}, ${counted(sheet.proofs.length, 'picture')}, ${sayExactly(sheet.madeAt)}`, value: sheet.id }))]" />
+        <v-textarea v-model="comments" label="By number, a line each" rows="4" placeholder="3: darker&#10;1 and 4: fine" auto-grow />
         <p v-if="unplaced.length" class="unplaced">{{ counted(unplaced.length, 'line') }} had no number of this sheet and stay above.</p>
         <p><v-btn :disabled="!about || !comments.trim()" @click="takeComments">Add to the notes</v-btn></p>
       </section>

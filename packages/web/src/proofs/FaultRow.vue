@@ -9,7 +9,7 @@ const emit = defineEmits<{ toggle: [fault: Fault] }>()
 
 <template>
   <div class="faults" role="group" aria-label="Faults">
-    <v-btn variant="text" v-for="(words, fault) in FAULTS" :key="fault" :class="{ on: faults.includes(fault) }" :aria-pressed="faults.includes(fault)" :disabled="disabled" @click="emit('toggle', fault)">{{ words }}<kbd v-if="letterKeys">{{ faultKeys[fault] }}</kbd></v-btn>
+    <v-btn v-for="(words, fault) in FAULTS" :key="fault" variant="text" :class="{ on: faults.includes(fault) }" :aria-pressed="faults.includes(fault)" :disabled="disabled" @click="emit('toggle', fault)">{{ words }}<kbd v-if="letterKeys">{{ faultKeys[fault] }}</kbd></v-btn>
   </div>
 </template>
 

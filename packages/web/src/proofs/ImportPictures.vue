@@ -73,16 +73,16 @@ const add = () =>
         <li v-for="picture in waiting" :key="picture.sha256">
           <img :src="`/api/pictures/${picture.sha256}/thumbnail`" alt="" />
           <span class="name" :title="picture.name">{{ picture.name }}</span>
-          <v-text-field label="Seed" v-model="picture.seed" inputmode="numeric" :placeholder="seed || 'not known'" />
+          <v-text-field v-model="picture.seed" label="Seed" inputmode="numeric" :placeholder="seed || 'not known'" />
           <span v-if="Object.keys(picture.made.settings).length" class="soft">{{ Object.entries(picture.made.settings).map(([key, value]) => `${key} ${value}`).join(', ') }}</span>
           <v-btn variant="text" @click="waiting = waiting.filter((other) => other !== picture)">Remove</v-btn>
         </li>
       </ul>
       <p class="row-actions">
-        <v-text-field label="Seed of all others" v-model="seed" inputmode="numeric" placeholder="not known" />
+        <v-text-field v-model="seed" label="Seed of all others" inputmode="numeric" placeholder="not known" />
         <template v-for="setting in profile?.settings ?? []" :key="setting.key">
-          <v-select :label="`${setting.label} of all others`" v-if="setting.kind === 'choice'" :model-value="typed[setting.key] ?? ''" @update:model-value="typed[setting.key] = $event ?? ''" :items="[{ title: 'not known', value: '' }, ...setting.values]" />
-          <v-text-field :label="`${setting.label} of all others`" v-else v-model="typed[setting.key]" inputmode="decimal" placeholder="not known" class="short" />
+          <v-select v-if="setting.kind === 'choice'" :label="`${setting.label} of all others`" :model-value="typed[setting.key] ?? ''" :items="[{ title: 'not known', value: '' }, ...setting.values]" @update:model-value="typed[setting.key] = $event ?? ''" />
+          <v-text-field v-else v-model="typed[setting.key]" :label="`${setting.label} of all others`" inputmode="decimal" placeholder="not known" class="short" />
         </template>
         <v-btn color="primary" variant="flat" @click="add">Add {{ counted(waiting.length, 'picture') }}</v-btn>
         <span class="soft">{{ cost }} in the ledger</span>

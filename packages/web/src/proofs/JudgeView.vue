@@ -77,7 +77,7 @@ const makeBest = () =>
         <template v-if="sitting && !done">
           <strong v-if="enough">{{ sitting.settled.value ? 'The best can be told from the second.' : 'More would tell little.' }}</strong>
           <v-btn variant="text" :disabled="sitting.mine.value.length === 0" @click="takeBack">Undo the last</v-btn>
-          <v-btn variant="text" :class="enough ? 'do' : 'quiet'" @click="done = true" class="end lines">Show the ranking</v-btn>
+          <v-btn variant="text" :class="enough ? 'do' : 'quiet'" class="end lines" @click="done = true">Show the ranking</v-btn>
         </template>
       </p>
     </header>

@@ -52,7 +52,7 @@ defineExpose({
 
 <template>
   <figure class="tile">
-    <v-btn variant="text" v-if="proof.picture" ref="button" :class="proof.verdict" :style="size" :aria-label="label" @click="router.push(`/proofs/${proof.id}`)" @keydown="onKey" class="picture lines"><img :src="`/api/pictures/${proof.picture.sha256}/thumbnail`" alt="" loading="lazy" decoding="async" /></v-btn>
+    <v-btn v-if="proof.picture" ref="button" variant="text" :class="proof.verdict" :style="size" :aria-label="label" class="picture lines" @click="router.push(`/proofs/${proof.id}`)" @keydown="onKey"><img :src="`/api/pictures/${proof.picture.sha256}/thumbnail`" alt="" loading="lazy" decoding="async" /></v-btn>
     <div v-else ref="button" class="blank" :style="size" tabindex="0" role="group" :aria-label="label" @keydown="onKey">
       <span v-if="waiting" class="soft">{{ proof.state === 'asked' ? 'Waiting' : 'At the engine' }}<i class="bar" /></span>
       <template v-else>

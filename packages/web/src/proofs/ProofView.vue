@@ -219,7 +219,7 @@ useActions(() => [
           <img :key="proof.picture.sha256" :src="`/api/pictures/${proof.picture.sha256}`" :alt="`${proof.promptTitle}, version ${proof.version}`" draggable="false" />
           <div v-if="marking || proof.regions.length" class="over" :class="{ marking }" @pointerdown="marking && $event.stopPropagation()"><RegionLayer :regions="proof.regions" :width="box.width" :height="box.height" :marking="marking" :at="atRegion" @drawn="drawn" /></div>
         </div>
-        <p v-else class="soft">{{ proof.reason ?? 'Not back yet.' }} <v-btn variant="text" v-if="proof.reason" @click="again">Ask again</v-btn></p>
+        <p v-else class="soft">{{ proof.reason ?? 'Not back yet.' }} <v-btn v-if="proof.reason" variant="text" @click="again">Ask again</v-btn></p>
       </div>
     </div>
     <aside class="facts">

@@ -76,10 +76,10 @@ const scope = computed(() => {
       <div class="finding">
         <RouterLink :to="{ path: '/proofs/sheet', query: route.query }">As a sheet</RouterLink>
         <ImportButton />
-        <v-select label="Project" v-if="!promptId && !runId" :model-value="text('project')" @update:model-value="set('project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" />
+        <v-select v-if="!promptId && !runId" label="Project" :model-value="text('project')" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" @update:model-value="set('project', $event)" />
         <RouterLink v-else to="/proofs">All proofs</RouterLink>
         <VerdictFilter :verdict="verdict" @change="set('verdict', $event)" />
-        <v-slider label="Size" v-model="height" :min="96" :max="320" :step="8" class="size" />
+        <v-slider v-model="height" label="Size" :min="96" :max="320" :step="8" class="size" />
         <span class="soft" role="status">{{ runs === undefined ? 'Looking …' : counted(shown, 'proof') }}</span>
       </div>
     </header>
@@ -93,7 +93,7 @@ const scope = computed(() => {
         </template>
       </RunRow>
     </div>
-    <v-btn v-if="more" @click="load(true)" class="more">Show earlier runs</v-btn>
+    <v-btn v-if="more" class="more" @click="load(true)">Show earlier runs</v-btn>
   </main>
 </template>
 

@@ -37,7 +37,7 @@ defineExpose({ add })
   <div v-if="faults.length" class="where">
     <p>
       <span class="soft">Mark where:</span>
-      <v-btn variant="text" v-for="fault in faults" :key="fault" :class="{ strong: marking === fault }" :aria-pressed="marking === fault" v-tooltip="'Draw a rectangle on the picture; W puts one in the middle'" @click="emit('mark', marking === fault ? undefined : fault)">{{ FAULTS[fault] }}</v-btn>
+      <v-btn v-for="fault in faults" :key="fault" v-tooltip="'Draw a rectangle on the picture; W puts one in the middle'" variant="text" :class="{ strong: marking === fault }" :aria-pressed="marking === fault" @click="emit('mark', marking === fault ? undefined : fault)">{{ FAULTS[fault] }}</v-btn>
     </p>
     <ul v-if="regions.length" aria-label="Marked places">
       <li v-for="(region, i) in regions" :key="i">

@@ -52,9 +52,9 @@ const stop = () =>
         <span class="soft">{{ line }}</span>
         <time class="soft" :datetime="run.askedAt" :title="sayExactly(run.askedAt)">{{ sayWhen(run.askedAt, now) }}</time>
         <span v-if="running" role="status">{{ done }} of {{ run.proofs.length }} are back</span>
-        <v-btn variant="text" v-if="running && !run.stoppedAt" @click="stop">Stop</v-btn>
+        <v-btn v-if="running && !run.stoppedAt" variant="text" @click="stop">Stop</v-btn>
         <span v-if="running && run.stoppedAt" class="soft">Stopped; what the engine already has still arrives.</span>
-        <v-btn variant="text" v-if="run.byHand && !run.stoppedAt" @click="stop">No more pictures</v-btn>
+        <v-btn v-if="run.byHand && !run.stoppedAt" variant="text" @click="stop">No more pictures</v-btn>
         <slot name="actions" />
       </p>
     </header>

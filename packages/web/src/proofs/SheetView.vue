@@ -182,17 +182,17 @@ useActions(() => [
       <div class="finding">
         <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
         <ImportButton />
-        <v-select label="Project" v-if="!filter.prompt && !filter.run && !filter.trial" :model-value="text('project')" @update:model-value="set('project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" />
+        <v-select v-if="!filter.prompt && !filter.run && !filter.trial" label="Project" :model-value="text('project')" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" @update:model-value="set('project', $event)" />
         <RouterLink v-else to="/proofs/sheet">All proofs</RouterLink>
-        <v-select label="Version" v-if="filter.prompt" :model-value="text('version')" @update:model-value="set('version', $event)" :items="[{ title: 'every version', value: '' }, ...versions.map((version) => ({ title: `version ${version}`, value: version }))]" />
-        <v-select label="Engine" :model-value="text('engine')" @update:model-value="set('engine', $event)" :items="[{ title: 'every engine', value: '' }, ...[...engines].map(([key, name]) => ({ title: name, value: key }))]" />
+        <v-select v-if="filter.prompt" label="Version" :model-value="text('version')" :items="[{ title: 'every version', value: '' }, ...versions.map((version) => ({ title: `version ${version}`, value: version }))]" @update:model-value="set('version', $event)" />
+        <v-select label="Engine" :model-value="text('engine')" :items="[{ title: 'every engine', value: '' }, ...[...engines].map(([key, name]) => ({ title: name, value: key }))]" @update:model-value="set('engine', $event)" />
         <VerdictFilter :verdict="text('verdict')" @change="set('verdict', $event)" />
-        <v-select label="Fault" :model-value="text('fault')" @update:model-value="set('fault', $event)" :items="[{ title: 'any or no fault', value: '' }, ...Object.entries(FAULTS).map(([fault, words]) => ({ title: words, value: fault })), { title: 'some fault', value: 'any' }, { title: 'no fault', value: 'none' }]" />
-        <v-select label="Rows and columns" :model-value="kind" @update:model-value="set('by', $event)" :items="[...(factors.length ? [{ title: 'by options', value: 'options' }] : []), { title: 'as they came', value: 'free' }, { title: 'versions by engines', value: 'version-engine' }, { title: 'prompts by engines', value: 'prompt-engine' }, ...varied.map((setting) => ({ title: `${setting} by seeds`, value: `setting-seed ${setting}` }))]" />
+        <v-select label="Fault" :model-value="text('fault')" :items="[{ title: 'any or no fault', value: '' }, ...Object.entries(FAULTS).map(([fault, words]) => ({ title: words, value: fault })), { title: 'some fault', value: 'any' }, { title: 'no fault', value: 'none' }]" @update:model-value="set('fault', $event)" />
+        <v-select label="Rows and columns" :model-value="kind" :items="[...(factors.length ? [{ title: 'by options', value: 'options' }] : []), { title: 'as they came', value: 'free' }, { title: 'versions by engines', value: 'version-engine' }, { title: 'prompts by engines', value: 'prompt-engine' }, ...varied.map((setting) => ({ title: `${setting} by seeds`, value: `setting-seed ${setting}` }))]" @update:model-value="set('by', $event)" />
         <template v-if="arrangement.kind === 'options' && factors.length > 1">
-          <v-select v-for="side in (['rows', 'columns'] as const)" :key="side" :label="side" :model-value="layout[side]" @update:model-value="set(side, $event)" :items="factors" />
+          <v-select v-for="side in (['rows', 'columns'] as const)" :key="side" :label="side" :model-value="layout[side]" :items="factors" @update:model-value="set(side, $event)" />
         </template>
-        <v-slider label="Size" v-model="height" :min="56" :max="320" :step="8" class="size" />
+        <v-slider v-model="height" label="Size" :min="56" :max="320" :step="8" class="size" />
       </div>
       <div v-if="trial" class="trial">
         <TrialLine :trial="trial.trial" @changed="loadTrial" />
@@ -207,20 +207,20 @@ useActions(() => [
       <template v-if="chosen.length">
         <p class="row-actions">
           <strong>{{ counted(chosen.length, 'proof') }} selected</strong>
-          <v-btn variant="text" v-for="verdict in VERDICTS" :key="verdict" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</v-btn>
+          <v-btn v-for="verdict in VERDICTS" :key="verdict" variant="text" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</v-btn>
           <v-btn variant="text" @click="beginNote()">Note</v-btn>
-          <v-btn :disabled="!besides" v-tooltip="besides ? '' : 'Select two to four'" @click="beside">Side by side</v-btn>
+          <v-btn v-tooltip="besides ? '' : 'Select two to four'" :disabled="!besides" @click="beside">Side by side</v-btn>
           <v-btn :disabled="judgeable.length === 0" @click="blind">Judge blind</v-btn>
           <v-btn variant="text" @click="client = true">For a client</v-btn>
           <v-btn variant="text" @click="remove(chosen)">Delete</v-btn>
-          <v-btn variant="text" @click="selected = new Set()" class="end">Select none</v-btn>
+          <v-btn variant="text" class="end" @click="selected = new Set()">Select none</v-btn>
         </p>
         <FaultRow :faults="shared" @toggle="toggle" />
-        <p v-if="writing" class="note"><v-text-field label="Note to add" ref="noteField" v-model="note" maxlength="4000" placeholder="Added to each note" @keydown.enter="endNote(true)" @keydown.escape.stop="endNote(false)" /><v-btn @click="endNote(true)">Add</v-btn></p>
+        <p v-if="writing" class="note"><v-text-field ref="noteField" v-model="note" label="Note to add" maxlength="4000" placeholder="Added to each note" @keydown.enter="endNote(true)" @keydown.escape.stop="endNote(false)" /><v-btn @click="endNote(true)">Add</v-btn></p>
       </template>
       <p v-else class="row-actions soft">
         <span>Click or Space selects, Shift or Ctrl more of them, Enter opens.</span>
-        <v-btn variant="text" :disabled="judgeable.length === 0" v-tooltip="judgeable.length ? '' : 'A sitting has two to a hundred pictures; narrow the sheet down or select some'" @click="blind" class="end">Judge all of these blind</v-btn>
+        <v-btn v-tooltip="judgeable.length ? '' : 'A sitting has two to a hundred pictures; narrow the sheet down or select some'" variant="text" :disabled="judgeable.length === 0" class="end" @click="blind">Judge all of these blind</v-btn>
       </p>
     </footer>
     <ClientDialog v-if="client" v-model="client" :proofs="chosen" />

@@ -135,7 +135,7 @@ useActions(() => [
           <figcaption>
             <RouterLink :to="`/proofs/${proof.id}`">{{ proofName(proof) }}</RouterLink><span class="soft">{{ proof.engine.simulated ? 'simulated' : '' }}</span>
             <span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span><span v-if="proof.faults.length" class="faults">{{ proof.faults.map((fault) => FAULTS[fault]).join(', ') }}</span>
-            <span v-if="list.length > 2 && !flip" class="ends"><v-btn variant="text" v-if="i > 0" v-tooltip="'The others are then compared with it'" @click.stop="first(i)">Compare with it</v-btn><v-btn variant="text" @click.stop="drop(i)">Remove</v-btn></span>
+            <span v-if="list.length > 2 && !flip" class="ends"><v-btn v-if="i > 0" v-tooltip="'The others are then compared with it'" variant="text" @click.stop="first(i)">Compare with it</v-btn><v-btn variant="text" @click.stop="drop(i)">Remove</v-btn></span>
           </figcaption>
         </figure>
       </div>

@@ -34,7 +34,7 @@ function show(range: { start: number; end: number } | undefined): void {
     <p v-if="goes.length" class="soft">{{ goes.length === 1 ? 'One phrase could go.' : `${goes.length} phrases could go.` }} What is switched off stays in the text, struck through, and is not sent.</p>
     <ul>
       <li v-for="(one, place) in phrases" :key="place">
-        <v-btn variant="text" :class="{ off: one.off }" :disabled="!one.range" @click="show(one.range)" class="phrase lines">{{ one.phrase }}</v-btn>
+        <v-btn variant="text" :class="{ off: one.off }" :disabled="!one.range" class="phrase lines" @click="show(one.range)">{{ one.phrase }}</v-btn>
         <p>{{ one.purpose }}</p>
         <p v-if="one.canGo && one.range" class="row-actions"><span class="soft">It could go.</span><v-btn variant="text" @click="toggle(one.range)">{{ one.off ? 'Switch on' : 'Switch off' }}</v-btn></p>
       </li>

@@ -39,9 +39,9 @@ function byNumber(text: string): void {
   <div class="ideas">
     <ol>
       <li v-for="(idea, place) in ideas" :key="idea">
-        <v-checkbox :model-value="chosen.has(place)" @update:model-value="chosen = toggled(chosen, place)" class="idea"><template #label><span class="number">{{ place + 1 }}</span> {{ idea }}</template></v-checkbox>
+        <v-checkbox :model-value="chosen.has(place)" class="idea" @update:model-value="chosen = toggled(chosen, place)"><template #label><span class="number">{{ place + 1 }}</span> {{ idea }}</template></v-checkbox>
         <span class="row-actions">
-          <v-btn variant="text" v-if="canReplace" :aria-label="`Write the draft anew from idea ${place + 1}`" @click="emit('replace', idea)">Into this draft</v-btn>
+          <v-btn v-if="canReplace" variant="text" :aria-label="`Write the draft anew from idea ${place + 1}`" @click="emit('replace', idea)">Into this draft</v-btn>
           <v-btn variant="text" :disabled="busy" :aria-label="`More like idea ${place + 1}`" @click="emit('more', idea, not)">More like this</v-btn>
           <v-btn variant="text" :aria-pressed="disliked.has(place)" :aria-label="`Not like idea ${place + 1}`" @click="disliked = toggled(disliked, place)">{{ disliked.has(place) ? 'not like this' : 'Not this' }}</v-btn>
         </span>
@@ -50,7 +50,7 @@ function byNumber(text: string): void {
     <p class="row-actions">
       <v-btn color="primary" variant="flat" :disabled="picked.length === 0" @click="emit('make', picked)">{{ picked.length > 1 ? `Make ${counted(picked.length, 'prompt')}` : 'Make a prompt of it' }}</v-btn>
       <v-btn @click="chosen = new Set(chosen.size === ideas.length ? [] : ideas.keys())">{{ chosen.size === ideas.length ? 'Choose none' : 'Choose all' }}</v-btn>
-      <v-text-field label="Or by number" placeholder="1, 3, 5-7" @change="byNumber(($event.target as HTMLInputElement).value)" class="by" />
+      <v-text-field label="Or by number" placeholder="1, 3, 5-7" class="by" @change="byNumber(($event.target as HTMLInputElement).value)" />
     </p>
   </div>
 </template>

@@ -22,7 +22,7 @@ function take(list: readonly string[]): void {
       <li v-for="entry in entries" :key="entry" class="row-actions">
         <span class="words">{{ entry }}</span>
         <span v-if="isOn(entry)" class="soft">on the list</span>
-        <v-btn variant="text" v-else :aria-label="`Leave out ${entry}`" @click="take([entry])">Accept</v-btn>
+        <v-btn v-else variant="text" :aria-label="`Leave out ${entry}`" @click="take([entry])">Accept</v-btn>
       </li>
     </ul>
     <p v-if="rest.length > 1"><v-btn @click="take(rest)">Accept all {{ rest.length }}</v-btn></p>

@@ -34,10 +34,10 @@ function answer(place: number, facet: Facet, words: string): void {
       <p v-if="answered[place]" class="answer">{{ answered[place] }}</p>
       <template v-else>
         <ul>
-          <li v-for="one in answers" :key="one"><v-btn variant="text" @click="answer(place, facet, one)" class="words">{{ one }}</v-btn></li>
+          <li v-for="one in answers" :key="one"><v-btn variant="text" class="words" @click="answer(place, facet, one)">{{ one }}</v-btn></li>
         </ul>
         <form class="row-actions" @submit.prevent="answer(place, facet, own[place] ?? '')">
-          <v-text-field :label="`Your own answer: ${question}`" v-model="own[place]" maxlength="300" placeholder="or in your own words" />
+          <v-text-field v-model="own[place]" :label="`Your own answer: ${question}`" maxlength="300" placeholder="or in your own words" />
           <v-btn variant="text" :disabled="!own[place]?.trim()" type="submit">Answer</v-btn>
         </form>
       </template>

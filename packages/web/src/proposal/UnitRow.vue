@@ -48,7 +48,7 @@ function onKey(event: KeyboardEvent): void {
       <p v-if="unit.breaksLocked" class="found stop">It would change words that you locked, so it can only be rejected.</p>
     </div>
     <div class="row-actions acts">
-      <v-btn variant="text" ref="takeButton" data-unit :aria-disabled="!ready || unit.breaksLocked" :aria-label="`Accept: ${sayDifference(difference, engines.named)}`" @click="take">Accept</v-btn>
+      <v-btn ref="takeButton" variant="text" data-unit :aria-disabled="!ready || unit.breaksLocked" :aria-label="`Accept: ${sayDifference(difference, engines.named)}`" @click="take">Accept</v-btn>
       <v-btn variant="text" :aria-disabled="!ready" :aria-label="`Reject: ${sayDifference(difference, engines.named)}`" @click="emit('leave')">Reject</v-btn>
     </div>
   </li>

@@ -105,10 +105,10 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
 <template>
   <section v-if="tries.length" aria-labelledby="closing-title" class="closing">
     <h2 id="closing-title">Closing in</h2>
-    <v-select v-if="prompts.length > 1" label="Tries of" :model-value="shownPrompt" @update:model-value="promptId = $event" :items="prompts.map(([id, title]) => ({ title: title || 'without a title', value: id }))" />
+    <v-select v-if="prompts.length > 1" label="Tries of" :model-value="shownPrompt" :items="prompts.map(([id, title]) => ({ title: title || 'without a title', value: id }))" @update:model-value="promptId = $event" />
     <ul class="tries" aria-label="Tries that borrow from it, oldest first">
       <li v-for="item in own" :key="item.proofId">
-        <v-btn variant="text" :aria-pressed="item.proofId === one?.proofId" v-tooltip="`${item.promptTitle}, version ${item.version}, ${item.engine}`" @click="chosen = item.proofId" class="try lines"><img :src="`/api/pictures/${item.sha256}/small`" :alt="`${item.promptTitle}, version ${item.version}`" loading="lazy" /><span>{{ item.closeness?.whole != null ? `${percent(item.closeness.whole)} %` : item.stage === 'failed' ? 'not read' : '…' }}</span><span class="soft">version {{ item.version }}</span></v-btn>
+        <v-btn v-tooltip="`${item.promptTitle}, version ${item.version}, ${item.engine}`" variant="text" :aria-pressed="item.proofId === one?.proofId" class="try lines" @click="chosen = item.proofId"><img :src="`/api/pictures/${item.sha256}/small`" :alt="`${item.promptTitle}, version ${item.version}`" loading="lazy" /><span>{{ item.closeness?.whole != null ? `${percent(item.closeness.whole)} %` : item.stage === 'failed' ? 'not read' : '…' }}</span><span class="soft">version {{ item.version }}</span></v-btn>
       </li>
     </ul>
     <template v-if="one">
@@ -134,7 +134,7 @@ const show = (respect: RespectName) => (shown.value = shown.value === respect ? 
           <thead class="visually-hidden"><tr><th>In what</th><th>How close</th><th>What differs</th></tr></thead>
           <tbody>
             <tr v-for="row in one.closeness.by" :key="row.respect">
-              <th scope="row"><v-btn variant="text" :aria-pressed="shown === row.respect" v-tooltip="'Show it in both pictures'" @click="show(row.respect)">{{ NAMES[row.respect] }}</v-btn></th>
+              <th scope="row"><v-btn v-tooltip="'Show it in both pictures'" variant="text" :aria-pressed="shown === row.respect" @click="show(row.respect)">{{ NAMES[row.respect] }}</v-btn></th>
               <td class="bar"><span class="track"><span :style="{ width: `${percent(row.close)}%` }"></span></span> {{ percent(row.close) }} %</td>
               <td>{{ row.says }}<span v-if="moved(row.respect, row.close)" class="soft">; {{ moved(row.respect, row.close) }}</span></td>
             </tr>

@@ -107,11 +107,11 @@ const begin = () =>
         <v-btn variant="text" @click="takeAll(false)">Accept none</v-btn>
       </p>
       <div v-for="group in groups" :key="group.facet" class="group">
-        <v-btn variant="text" v-tooltip="`Accept or reject all of ${group.facet}`" @click="takeFacet(group.facet)" class="facet">{{ group.facet }}</v-btn>
+        <v-btn v-tooltip="`Accept or reject all of ${group.facet}`" variant="text" class="facet" @click="takeFacet(group.facet)">{{ group.facet }}</v-btn>
         <ul>
           <li v-for="row in group.rows" :key="row.key" :class="{ shown: row.evidence && shown === row.evidence }">
-            <v-text-field :label="`${row.facet}, in your words`" v-if="row.changing" v-model="row.text" autofocus @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
-            <v-btn variant="text" v-else-if="row.evidence" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" v-tooltip="'Show what was measured'" @click="emit('show', row.evidence)" class="words lines">{{ row.text }}</v-btn>
+            <v-text-field v-if="row.changing" v-model="row.text" :label="`${row.facet}, in your words`" autofocus @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
+            <v-btn v-else-if="row.evidence" v-tooltip="'Show what was measured'" variant="text" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" class="words lines" @click="emit('show', row.evidence)">{{ row.text }}</v-btn>
             <span v-else class="words" :class="{ taken: row.taken && !isSwapped(row) }">{{ row.text }}</span>
             <span class="soft sure" :title="sure(row)">{{ row.confidence === null ? '' : `${Math.round(row.confidence * 100)} %` }}</span>
             <v-btn variant="text" :class="{ strong: !row.taken && sound(row) }" :aria-label="`${row.taken ? 'Reject' : 'Accept'} ${row.text}`" @click="row.taken = !row.taken">{{ row.taken ? 'Reject' : 'Accept' }}</v-btn>
@@ -124,7 +124,7 @@ const begin = () =>
       </div>
       <SwapFields :swaps="swaps" @swap="swap" />
       <form class="begin" @submit.prevent="begin">
-        <v-select label="Written for" v-model="engineId" :items="[{ title: 'no engine in particular', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" />
+        <v-select v-model="engineId" label="Written for" :items="[{ title: 'no engine in particular', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" />
         <p v-if="saying" class="saying">{{ saying }}</p>
         <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!saying || busy" type="submit">Begin a prompt with this</v-btn><v-btn :disabled="!saying" @click="makingPart = true">Make a character, place or style</v-btn></p>
       </form>

@@ -15,7 +15,7 @@ const RIGHTS_SAID = { own: 'my own', licensed: 'licensed', unknown: 'not known' 
     <div class="fields">
       <v-text-field label="Name" :model-value="whole.reference.name" maxlength="200" @change="emit('change', { name: ($event.target as HTMLInputElement).value })" />
       <v-text-field label="Source" :model-value="whole.reference.source" maxlength="2000" placeholder="where it is from" @change="emit('change', { source: ($event.target as HTMLInputElement).value })" />
-      <v-select label="Rights" :model-value="whole.reference.rights" @update:model-value="emit('change', { rights: $event as Reference['rights'] })" :items="RIGHTS.map((one) => ({ title: RIGHTS_SAID[one], value: one }))" />
+      <v-select label="Rights" :model-value="whole.reference.rights" :items="RIGHTS.map((one) => ({ title: RIGHTS_SAID[one], value: one }))" @update:model-value="emit('change', { rights: $event as Reference['rights'] })" />
     </div>
     <SavedText label="Note" :value="whole.reference.note" multiline :maxlength="5000" placeholder="what it is kept for, who may use it" @save="emit('change', { note: $event })" />
     <FoldOut v-if="whole.metadata.length" title="What the file says of itself">

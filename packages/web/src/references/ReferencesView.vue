@@ -146,7 +146,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
           <PictureEvidence :picture="whole.reference.picture" :name="whole.reference.name || 'the reference'" :evidence="evidence" hint="Press a phrase or a fact to see what bears it out." />
           <ul v-if="whole.facts?.palette.length" class="palette" aria-label="Palette">
             <li v-for="(colour, i) in whole.facts.palette" :key="colour.hex" :style="{ flexGrow: colour.share }">
-              <v-btn variant="text" :aria-pressed="shown === `colour ${i}`" v-tooltip="`${colour.name}, ${Math.round(colour.share * 100)} %, ${oklchWords(colour.hex)}; press to see where`" @click="show(`colour ${i}`)" class="colour lines"><span class="swatch" :style="{ background: colour.hex }"></span><span class="colour-name">{{ colour.name }}</span></v-btn>
+              <v-btn v-tooltip="`${colour.name}, ${Math.round(colour.share * 100)} %, ${oklchWords(colour.hex)}; press to see where`" variant="text" :aria-pressed="shown === `colour ${i}`" class="colour lines" @click="show(`colour ${i}`)"><span class="swatch" :style="{ background: colour.hex }"></span><span class="colour-name">{{ colour.name }}</span></v-btn>
             </li>
           </ul>
           <p v-if="whole.reference.problem" class="problem">{{ whole.reference.problem }}</p>

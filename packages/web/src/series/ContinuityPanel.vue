@@ -83,7 +83,7 @@ async function takeBack({ sceneId, kind, dismissed: because }: SeriesSlip): Prom
             <v-text-field label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" autofocus />
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
-          <span v-else class="row-actions"><v-btn variant="text" v-if="slip.fix" :disabled="busy" @click="fix(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>
+          <span v-else class="row-actions"><v-btn v-if="slip.fix" variant="text" :disabled="busy" @click="fix(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>
         </li>
       </ul>
     </div>

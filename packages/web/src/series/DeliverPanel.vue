@@ -57,7 +57,7 @@ async function deliver(what: string): Promise<void> {
       <li v-for="one in KINDS" :key="one.what">
         <v-btn variant="text" :disabled="busy !== undefined" @click="deliver(one.what)">{{ one.title }}</v-btn>
         <span class="soft">{{ one.says }}</span>
-        <span v-if="one.what === 'pictures.zip'" class="row-actions"><span class="soft">Also in</span><v-checkbox v-for="ratio in RATIOS" :key="ratio" :label="ratio" v-model="ratios" :value="ratio" /></span>
+        <span v-if="one.what === 'pictures.zip'" class="row-actions"><span class="soft">Also in</span><v-checkbox v-for="ratio in RATIOS" :key="ratio" v-model="ratios" :label="ratio" :value="ratio" /></span>
         <span v-if="busy?.what === one.what" role="status" class="row-actions"><v-progress-linear :max="busy.of || 1" :model-value="busy.done" aria-label="Scenes done" /> <span>{{ busy.of ? `${busy.done} of ${busy.of} scenes` : 'Beginning …' }}</span><v-btn variant="text" @click="stopping?.abort()">Stop</v-btn></span>
       </li>
       <li v-if="open.series.value?.scenes.length"><a class="strong" :href="`/api/shelf.bundle.zip?ids=${open.series.value.scenes.map(({ promptId }) => promptId).join(',')}`" download>Bundle</a> <span class="soft">All of it, with its story, parts, versions and proofs, for another Idolon to open.</span></li>

@@ -73,7 +73,7 @@ const inPlace = ({ text }: Row, key: string) => put(withPhrase(props.body, text,
   <FoldOut class="look" title="Take from a picture">
     <p v-if="!all.length" class="soft">This project has no reference yet. <RouterLink to="/references">Import one</RouterLink>, or keep a proof as a reference.</p>
     <template v-else>
-      <p class="from"><img v-if="picture" :src="thumbnailOf(picture)" alt="" /><v-select label="Reference to take from" v-model="chosen" :items="[{ title: 'choose a reference …', value: '' }, ...all.map((one) => ({ title: one.name || 'without a name', value: one.id }))]" /></p>
+      <p class="from"><img v-if="picture" :src="thumbnailOf(picture)" alt="" /><v-select v-model="chosen" label="Reference to take from" :items="[{ title: 'choose a reference …', value: '' }, ...all.map((one) => ({ title: one.name || 'without a name', value: one.id }))]" /></p>
       <p v-if="chosen && !rows" class="soft" role="status">Reading it …</p>
       <p v-else-if="rows && !offered.length" class="soft">Nothing that is said of it belongs to a {{ body.kind }}. On the References page a helper can be asked to describe it.</p>
       <ul>
@@ -82,8 +82,8 @@ const inPlace = ({ text }: Row, key: string) => put(withPhrase(props.body, text,
           <p v-if="row.against" class="but">{{ row.against }}</p>
           <p class="row-actions">
             <span v-if="row.fit.is !== 'new'" :class="row.fit.is === 'said' ? 'soft' : 'but'">{{ fitSaid(row.fit) }}</span>
-            <v-btn variant="text" v-if="row.fit.is === 'against'" :aria-label="`${row.text}: in place of ${row.fit.by}`" @click="inPlace(row, row.fit.key)">Put it in its place</v-btn>
-            <template v-if="row.fit.is === 'new'"><v-btn variant="text" :aria-label="`Always say ${row.text}`" @click="always(row)">Say it always</v-btn><v-btn variant="text" v-for="aspect in ASPECTS[body.kind]" :key="aspect" :aria-label="`${row.text} as ${aspect}`" @click="vary(row, aspect)">as {{ aspect }}</v-btn></template>
+            <v-btn v-if="row.fit.is === 'against'" variant="text" :aria-label="`${row.text}: in place of ${row.fit.by}`" @click="inPlace(row, row.fit.key)">Put it in its place</v-btn>
+            <template v-if="row.fit.is === 'new'"><v-btn variant="text" :aria-label="`Always say ${row.text}`" @click="always(row)">Say it always</v-btn><v-btn v-for="aspect in ASPECTS[body.kind]" :key="aspect" variant="text" :aria-label="`${row.text} as ${aspect}`" @click="vary(row, aspect)">as {{ aspect }}</v-btn></template>
           </p>
         </li>
       </ul>

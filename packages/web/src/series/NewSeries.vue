@@ -86,11 +86,11 @@ async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>
 <template>
   <section class="new" aria-labelledby="new-series">
     <h2 id="new-series" class="titled">A new series</h2>
-    <v-text-field label="Its name" v-model="name" maxlength="120" placeholder="Lantern Bees" class="name" />
-    <v-textarea label="The story, from two lines to many pages; it may be empty" v-model="story" :rows="split ? 6 : 14" :max-rows="22" :maxlength="MAX_STORY" />
+    <v-text-field v-model="name" label="Its name" maxlength="120" placeholder="Lantern Bees" class="name" />
+    <v-textarea v-model="story" label="The story, from two lines to many pages; it may be empty" :rows="split ? 6 : 14" :max-rows="22" :maxlength="MAX_STORY" />
     <p class="row-actions">
       <v-btn :color="split && splitOf === story ? undefined : 'primary'" :variant="split && splitOf === story ? 'outlined' : 'flat'" :disabled="!story.trim() || busy" @click="read()">Split it into scenes</v-btn>
-      <v-btn color="primary" variant="flat" v-if="!story.trim()" :disabled="!name.trim() || busy" @click="make">Begin without a story</v-btn>
+      <v-btn v-if="!story.trim()" color="primary" variant="flat" :disabled="!name.trim() || busy" @click="make">Begin without a story</v-btn>
       <v-btn variant="text" @click="emit('leave')">Cancel</v-btn>
     </p>
     <template v-if="split">
@@ -105,13 +105,13 @@ async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>
               <div>
                 <p class="beat">{{ scene.beat || scene.text.slice(0, 120) }}</p>
                 <p class="soft">{{ [scene.cast.join(', '), scene.place && (scene.place.carried ? `(${scene.place.text})` : scene.place.text), scene.moment && (scene.moment.carried ? `(${scene.moment.text})` : scene.moment.text)].filter(Boolean).join(' · ') || 'nobody, nowhere, no time' }}</p>
-                <p v-if="opened === n" class="passage"><template v-for="(sentence, i) in sentencesOf(scene)" :key="sentence.at"><v-btn variant="text" v-if="i > 0" @click="read([...startsNow, sentence.at])" class="cut">begin a scene here</v-btn>{{ sentence.text }}</template></p>
+                <p v-if="opened === n" class="passage"><template v-for="(sentence, i) in sentencesOf(scene)" :key="sentence.at"><v-btn v-if="i > 0" variant="text" class="cut" @click="read([...startsNow, sentence.at])">begin a scene here</v-btn>{{ sentence.text }}</template></p>
                 <template v-if="other">
                   <p v-if="n > 0 && !other.starts.includes(scene.start)" class="else">{{ other.by }} goes on here with the scene before.</p>
                   <p v-for="at in otherWithin(scene)" :key="at" class="else">{{ other.by }} begins a scene within: “{{ firstWords(at) }} …” <v-btn variant="text" :aria-label="`Begin a scene at “${firstWords(at)}”`" @click="read([...startsNow, at])">Begin it there</v-btn></p>
                 </template>
               </div>
-              <span class="row-actions"><v-btn variant="text" :aria-expanded="opened === n" @click="opened = opened === n ? undefined : n">Its passage</v-btn><v-btn variant="text" v-if="n > 0" @click="joinUp(n)">Join with the one before</v-btn></span>
+              <span class="row-actions"><v-btn variant="text" :aria-expanded="opened === n" @click="opened = opened === n ? undefined : n">Its passage</v-btn><v-btn v-if="n > 0" variant="text" @click="joinUp(n)">Join with the one before</v-btn></span>
             </li>
           </ol>
         </div>

@@ -57,7 +57,7 @@ const shared = computed(() => starts.value?.filter((start) => props.starts.inclu
           <v-btn :disabled="same(starts, props.starts)" @click="emit('take', starts)">Accept its split</v-btn>
           <v-btn :disabled="same(ours, props.starts)" @click="emit('take', [...ours])">Keep our split</v-btn>
           <v-btn variant="text" @click="asking.twoMore()">Two more takes</v-btn>
-          <v-btn variant="text" v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
+          <v-btn v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
           <v-btn variant="text" @click="asking.close()">Close</v-btn>
         </p>
         <TurnFacts :turn="turn" />

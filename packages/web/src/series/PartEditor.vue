@@ -47,34 +47,34 @@ function moveUp(place: number): void {
 
 <template>
   <form class="part-editor" @submit.prevent="problems.length || !changed || emit('save', clean)">
-    <v-text-field label="Name, as the scenes’ words call it" v-model="body.name" maxlength="120" :rules="[needed]" />
+    <v-text-field v-model="body.name" label="Name, as the scenes’ words call it" maxlength="120" :rules="[needed]" />
     <fieldset class="grouped">
       <legend>Always said</legend>
       <ol>
-        <li v-for="(phrase, i) in body.says" :key="phrase.key"><v-text-field :label="i === 0 ? 'What it is' : `Phrase ${i + 1}`" v-model="phrase.text" maxlength="500" :placeholder="i === 0 ? FIRST[KIND] : NEXT[KIND]" class="serif" /><v-btn variant="text" :disabled="i === 0" :aria-label="`Phrase ${i + 1} earlier`" @click="moveUp(i)">Up</v-btn><v-btn variant="text" :aria-label="`Remove phrase ${i + 1}`" @click="body.says.splice(i, 1)">Remove</v-btn></li>
+        <li v-for="(phrase, i) in body.says" :key="phrase.key"><v-text-field v-model="phrase.text" :label="i === 0 ? 'What it is' : `Phrase ${i + 1}`" maxlength="500" :placeholder="i === 0 ? FIRST[KIND] : NEXT[KIND]" class="serif" /><v-btn variant="text" :disabled="i === 0" :aria-label="`Phrase ${i + 1} earlier`" @click="moveUp(i)">Up</v-btn><v-btn variant="text" :aria-label="`Remove phrase ${i + 1}`" @click="body.says.splice(i, 1)">Remove</v-btn></li>
       </ol>
       <v-btn variant="text" @click="addPhrase">Add a phrase</v-btn>
     </fieldset>
     <fieldset class="grouped">
       <legend>May change</legend>
       <ul>
-        <li v-for="(variant, i) in body.variants" :key="variant.key" class="variant"><v-select :label="`What variant ${i + 1} changes`" v-model="variant.aspect" :items="ASPECTS[KIND]" /><v-text-field :label="`Name of variant ${i + 1}`" v-model="variant.name" maxlength="120" placeholder="its name" /><v-text-field :label="`What variant ${i + 1} says`" v-model="variant.text" maxlength="500" placeholder="what is said" class="serif" /><v-btn variant="text" :aria-label="`Remove variant ${i + 1}`" @click="body.variants.splice(i, 1)">Remove</v-btn></li>
+        <li v-for="(variant, i) in body.variants" :key="variant.key" class="variant"><v-select v-model="variant.aspect" :label="`What variant ${i + 1} changes`" :items="ASPECTS[KIND]" /><v-text-field v-model="variant.name" :label="`Name of variant ${i + 1}`" maxlength="120" placeholder="its name" /><v-text-field v-model="variant.text" :label="`What variant ${i + 1} says`" maxlength="500" placeholder="what is said" class="serif" /><v-btn variant="text" :aria-label="`Remove variant ${i + 1}`" @click="body.variants.splice(i, 1)">Remove</v-btn></li>
       </ul>
-      <p class="row-actions"><v-btn variant="text" v-for="aspect in ASPECTS[KIND]" :key="aspect" @click="addVariant(aspect)">Another {{ aspect }}</v-btn></p>
+      <p class="row-actions"><v-btn v-for="aspect in ASPECTS[KIND]" :key="aspect" variant="text" @click="addVariant(aspect)">Another {{ aspect }}</v-btn></p>
     </fieldset>
     <LookFromReference :project-id="projectId" :body="body" @put="put" />
     <PartReferences :project-id="projectId" :kind="KIND" :references="body.references" @change="body.references = $event" />
-    <v-textarea label="Never said, one a line; it goes on the leave-out list" v-model="never" rows="2" auto-grow />
+    <v-textarea v-model="never" label="Never said, one a line; it goes on the leave-out list" rows="2" auto-grow />
     <div v-if="KIND !== 'style'" class="two">
-      <v-text-field label="Spoken of again as" v-model="body.again" maxlength="200" :placeholder="KIND === 'character' ? 'the beekeeper' : 'the bridge'" />
+      <v-text-field v-model="body.again" label="Spoken of again as" maxlength="200" :placeholder="KIND === 'character' ? 'the beekeeper' : 'the bridge'" />
       <v-text-field label="Seed, if it has one" type="number" min="0" :model-value="body.seed ?? ''" @change="body.seed = ($event.target as HTMLInputElement).value === '' ? null : Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value)))" />
     </div>
-    <v-textarea v-if="KIND !== 'style'" label="What else the story calls it, one a line" v-model="also" rows="2" auto-grow />
+    <v-textarea v-if="KIND !== 'style'" v-model="also" label="What else the story calls it, one a line" rows="2" auto-grow />
     <div v-else class="two">
       <v-text-field label="Aspect ratio" maxlength="20" placeholder="3:2" :model-value="body.settings['aspectRatio'] ?? ''" @change="($event.target as HTMLInputElement).value.trim() ? (body.settings['aspectRatio'] = ($event.target as HTMLInputElement).value.trim()) : delete body.settings['aspectRatio']" />
       <slot name="engine" :body="body" />
     </div>
-    <v-textarea label="Notes" v-model="body.note" rows="2" maxlength="4000" auto-grow />
+    <v-textarea v-model="body.note" label="Notes" rows="2" maxlength="4000" auto-grow />
     <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>
     <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0 || !clean.name" type="submit">Keep as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Cancel</v-btn></p>
   </form>

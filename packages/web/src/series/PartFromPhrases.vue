@@ -43,13 +43,13 @@ const wrong = computed(() => partProblems(body.value)[0])
     <form class="dialog make-part" @submit.prevent="make">
       <h1 id="make-part-title">Make a part of it</h1>
       <v-radio-group v-model="kind" label="What it becomes" inline><v-radio v-for="one in PART_KINDS" :key="one" :label="TITLES[one]" :value="one" /></v-radio-group>
-      <v-text-field label="Its name, as scenes will call it" v-model="name" maxlength="120" :rules="[needed]" />
+      <v-text-field v-model="name" label="Its name, as scenes will call it" maxlength="120" :rules="[needed]" />
       <p v-if="!rows.length" class="soft">Nothing here belongs to {{ TITLES[kind] }}. It begins empty, and you write what it says.</p>
       <ul>
         <li v-for="({ facet, text }, i) in rows" :key="i"><v-checkbox :model-value="taken[i] ?? false" @update:model-value="taken[i] = $event === true"><template #label><span class="words">{{ text }}</span> <span class="soft">{{ facet }}{{ aspectFor(kind, { facet, text }) ? `, may change: ${aspectFor(kind, { facet, text })}` : '' }}</span></template></v-checkbox></li>
       </ul>
       <p v-if="passed.length" class="soft">Passed over, since it repeats or contradicts another: {{ passed.map(({ text }) => `“${text}”`).join(', ') }}.</p>
-      <v-checkbox v-if="picture" label="the picture goes along as its reference" v-model="withPicture" />
+      <v-checkbox v-if="picture" v-model="withPicture" label="the picture goes along as its reference" />
       <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
       <p class="row-actions">
         <v-btn color="primary" variant="flat" type="submit" :disabled="!name.trim() || !!wrong">Make {{ TITLES[kind] }}</v-btn>

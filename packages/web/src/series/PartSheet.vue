@@ -63,7 +63,7 @@ const take = (proof: Proof) =>
         <li v-for="proof in shown" :key="proof.id">
           <RouterLink :to="`/proofs/${proof.id}`"><img :src="`/api/pictures/${proof.picture!.sha256}/thumbnail`" :alt="proof.output.text.slice(0, 120)" loading="lazy" /></RouterLink>
           <span v-if="isReference(proof)" class="soft">goes along</span>
-          <v-btn variant="text" v-else @click="take(proof)">Make it the reference</v-btn>
+          <v-btn v-else variant="text" @click="take(proof)">Make it the reference</v-btn>
         </li>
       </ul>
     </template>

@@ -120,12 +120,12 @@ const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as cons
     <div v-if="part && shown" class="columns">
       <div class="left">
         <PartEditor ref="editor" :body="shown" :project-id="part.projectId" :version="part.version" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
-          <template #engine="{ body }"><v-select label="Engine" :model-value="body.engines[0]?.engine ?? ''" @update:model-value="body.engines = $event ? [{ engine: $event }] : []" :items="[{ title: 'the project’s usual one', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" /></template>
+          <template #engine="{ body }"><v-select label="Engine" :model-value="body.engines[0]?.engine ?? ''" :items="[{ title: 'the project’s usual one', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" @update:model-value="body.engines = $event ? [{ engine: $event }] : []" /></template>
         </PartEditor>
         <PartSheet v-if="part.body.kind === 'character'" :part="part" :look="open.series.value?.style ?? null" :sheets="sheets" :references="part.body.references" @reference="editor?.takeAlong($event)" />
         <FoldOut v-if="versions.length > 1" :title="counted(versions.length, 'version')">
           <ul class="versions">
-            <li v-for="one in versions" :key="one.number"><span>{{ one.number }}</span> <span class="serif">{{ one.body.says.map(({ text }) => text).join(', ') || 'nothing said' }}</span> <time class="soft" :datetime="one.madeAt" :title="sayExactly(one.madeAt)">{{ sayWhen(one.madeAt, now) }}</time> <v-btn variant="text" v-if="one.number !== part.version" @click="(shown = one.body), preview(one.body)">Write on from it</v-btn></li>
+            <li v-for="one in versions" :key="one.number"><span>{{ one.number }}</span> <span class="serif">{{ one.body.says.map(({ text }) => text).join(', ') || 'nothing said' }}</span> <time class="soft" :datetime="one.madeAt" :title="sayExactly(one.madeAt)">{{ sayWhen(one.madeAt, now) }}</time> <v-btn v-if="one.number !== part.version" variant="text" @click="(shown = one.body), preview(one.body)">Write on from it</v-btn></li>
           </ul>
         </FoldOut>
         <p><v-btn variant="text" @click="remove">Delete {{ part.body.name }}</v-btn></p>

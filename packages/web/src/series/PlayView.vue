@@ -101,12 +101,12 @@ const setSeconds = (value: number) => {
         <v-btn :disabled="now.scene === scenes.length - 1" @click="to(now.scene + 1)">Scene after</v-btn>
         <v-slider label="Where it is played" :min="0" :max="whole" :step="0.1" :model-value="seconds" :aria-valuetext="`scene ${shown.number}, ${clock(seconds)} of ${clock(whole)}`" @update:model-value="seconds = $event" />
         <span class="time">{{ clock(seconds) }} of {{ clock(whole) }}</span>
-        <v-select label="Speed" v-model="speed" :items="SPEEDS.map((one) => ({ title: one === 1 ? 'as it is' : one < 1 ? 'half' : 'double', value: one }))" />
-        <v-checkbox label="camera moves" v-model="moves" />
+        <v-select v-model="speed" label="Speed" :items="SPEEDS.map((one) => ({ title: one === 1 ? 'as it is' : one < 1 ? 'half' : 'double', value: one }))" />
+        <v-checkbox v-model="moves" label="camera moves" />
       </div>
       <div class="scene">
         <p><strong>Scene {{ shown.number }} of {{ scenes.length }}</strong> {{ shown.scene.body.beat }}<span v-if="shown.scene.stale" class="wants"> Its proof is stale.</span></p>
-        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}. <v-text-field label="Seconds" type="number" min="0.5" max="120" step="0.5" :model-value="shown.seconds" @change="setSeconds(Number(($event.target as HTMLInputElement).value))" class="seconds" /></p>
+        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}. <v-text-field label="Seconds" type="number" min="0.5" max="120" step="0.5" :model-value="shown.seconds" class="seconds" @change="setSeconds(Number(($event.target as HTMLInputElement).value))" /></p>
       </div>
       <ol class="all" aria-label="Scenes">
         <li v-for="(one, i) in scenes" :key="one.scene.id"><v-btn variant="text" :aria-current="i === now.scene ? 'true' : undefined" @click="to(i)">{{ one.number }} {{ one.scene.body.beat || 'without words' }}</v-btn> <span class="soft">{{ clock(starts[i]!) }}</span></li>

@@ -77,9 +77,9 @@ const toggle = (id: string) => (picked.value = picked.value.has(id) ? new Set([.
 
 <template>
   <section class="run" aria-label="Try the series">
-    <v-select label="Try the scenes" v-model="which" :items="WHICH.map((one) => ({ title: one.title, value: one.name }))" />
+    <v-select v-model="which" label="Try the scenes" :items="WHICH.map((one) => ({ title: one.title, value: one.name }))" />
     <ul v-if="which === 'some'" class="some"><li v-for="(scene, i) in scenes" :key="scene.id"><v-checkbox :label="`${i + 1} ${scene.body.beat || 'a scene without words'}`" :model-value="picked.has(scene.id)" @update:model-value="toggle(scene.id)" /></li></ul>
-    <p v-if="offered.length > 1" class="row-actions"><span class="soft">Each in its own aspect ratio, or in</span><v-checkbox v-for="ratio in offered" :key="ratio" :label="ratio" v-model="ratios" :value="ratio" /></p>
+    <p v-if="offered.length > 1" class="row-actions"><span class="soft">Each in its own aspect ratio, or in</span><v-checkbox v-for="ratio in offered" :key="ratio" v-model="ratios" :label="ratio" :value="ratio" /></p>
     <p class="row-actions">
       <v-btn color="primary" variant="flat" :disabled="busy || !price" @click="run">Try {{ counted(taken.length, 'scene') }}</v-btn>
       <span class="soft">{{ !taken.length ? 'None is like that.' : price ? `${counted(price.proofs, 'proof')}, ${price.said} in all` : 'Reckoning …' }}</span>

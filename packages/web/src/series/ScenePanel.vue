@@ -75,7 +75,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
       <ChoiceMenu v-if="absent.length" label="Add somebody" :items="absent.map((part) => ({ title: part.body.name, value: part.id }))" @choose="addCast" />
     </div>
     <div class="two">
-      <v-select label="Where" :model-value="body.place?.part ?? ''" @update:model-value="setPlace($event)" :items="[{ title: 'in words', value: '' }, ...open.places.value.map((part) => ({ title: part.body.name, value: part.id }))]" />
+      <v-select label="Where" :model-value="body.place?.part ?? ''" :items="[{ title: 'in words', value: '' }, ...open.places.value.map((part) => ({ title: part.body.name, value: part.id }))]" @update:model-value="setPlace($event)" />
       <SavedText v-if="!body.place" class="wide" :value="body.where" label="Where, in words" :maxlength="300" @save="set({ where: $event })" />
       <span v-else-if="placePart?.body.variants.length" class="labelled"><span>As it is here</span><PartChoice :part="placePart" :use="body.place" @change="set({ place: { part: body.place!.part, variants: $event } })" /></span>
       <SavedText class="wide" :value="body.moment" label="When" :maxlength="200" @save="set({ moment: $event })" />
@@ -95,14 +95,14 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
       <h2>Proofs <span class="soft">{{ scene.chosen ? (scene.stale ? 'the chosen one was made from other words' : 'one is chosen') : 'none is chosen' }}</span></h2>
       <ul v-if="proofs.length" class="proofs">
         <li v-for="proof in proofs" :key="proof.id">
-          <v-btn variant="text" :aria-pressed="scene.chosen?.id === proof.id" v-tooltip="`Version ${proof.version}, ${proof.engine.name}${proof.verdict ? `, ${proof.verdict}` : ''}`" @click="open.changeScene(scene.id, { chosen: scene.chosen?.id === proof.id ? null : proof.id })" class="lines"><img :src="`/api/pictures/${proof.picture!.sha256}/thumbnail`" :alt="`Version ${proof.version}, ${proof.engine.name}`" loading="lazy" /><span>{{ scene.chosen?.id === proof.id ? 'chosen' : 'choose' }}</span></v-btn>
+          <v-btn v-tooltip="`Version ${proof.version}, ${proof.engine.name}${proof.verdict ? `, ${proof.verdict}` : ''}`" variant="text" :aria-pressed="scene.chosen?.id === proof.id" class="lines" @click="open.changeScene(scene.id, { chosen: scene.chosen?.id === proof.id ? null : proof.id })"><img :src="`/api/pictures/${proof.picture!.sha256}/thumbnail`" :alt="`Version ${proof.version}, ${proof.engine.name}`" loading="lazy" /><span>{{ scene.chosen?.id === proof.id ? 'chosen' : 'choose' }}</span></v-btn>
         </li>
       </ul>
       <p v-else class="soft">None yet. <RouterLink :to="`/desk/${scene.promptId}`">Try it on the Desk</RouterLink>.</p>
     </div>
 
     <div class="two">
-      <v-select label="Camera" :model-value="body.motion.camera" @update:model-value="set({ motion: { ...body.motion, camera: $event as CameraMove } })" :items="CAMERA_MOVES" />
+      <v-select label="Camera" :model-value="body.motion.camera" :items="CAMERA_MOVES" @update:model-value="set({ motion: { ...body.motion, camera: $event as CameraMove } })" />
       <v-text-field label="Seconds" type="number" min="0.5" max="120" step="0.5" :model-value="body.motion.seconds" @change="set({ motion: { ...body.motion, seconds: Math.min(120, Math.max(0.5, Number(($event.target as HTMLInputElement).value) || 4)) } })" />
       <SavedText class="whole" :value="body.motion.subject" label="What moves" :maxlength="300" placeholder="she lifts the lantern" @save="set({ motion: { ...body.motion, subject: $event } })" />
       <SavedText class="whole" multiline :value="body.caption" label="Caption" :maxlength="1000" @save="set({ caption: $event.replace(/\s*\n\s*/g, ' ') })" />

@@ -54,7 +54,7 @@ function leave(): void {
 <template>
   <section class="story" aria-label="The story">
     <template v-if="editing">
-      <v-textarea label="The story" v-model="text" rows="24" :maxlength="MAX_STORY" @keydown.escape="leave" auto-grow />
+      <v-textarea v-model="text" label="The story" rows="24" :maxlength="MAX_STORY" auto-grow @keydown.escape="leave" />
       <p class="soft">Passages go along with their scenes; scenes whose passage you rewrite are marked.</p>
       <p class="row-actions"><v-btn color="primary" variant="flat" @click="save">Keep the story</v-btn><v-btn @click="leave">Cancel</v-btn></p>
     </template>
@@ -62,10 +62,10 @@ function leave(): void {
       <p class="row-actions"><v-btn variant="text" @click="editing = true">{{ story ? 'Rewrite the story' : 'Write the story' }}</v-btn><span v-if="story" class="soft">Press a number to open its scene.</span></p>
       <p v-if="!story" class="soft">This series has no story. Scenes can be added without one.</p>
       <div v-for="one in stretches" :key="one.start" class="stretch" :class="{ chosen: one.scene && one.scene.id === chosen, untold: !one.scene }">
-        <v-btn variant="text" v-if="one.scene" :aria-label="`Scene ${one.number}`" @click="emit('choose', one.scene.id)" class="number">{{ one.number }}</v-btn>
+        <v-btn v-if="one.scene" variant="text" :aria-label="`Scene ${one.number}`" class="number" @click="emit('choose', one.scene.id)">{{ one.number }}</v-btn>
         <span v-else class="number soft" title="No scene tells this">–</span>
         <p v-if="one.scene && one.scene.id === chosen">
-          <template v-for="(sentence, i) in sentences(one)" :key="sentence.start"><v-btn variant="text" v-if="i > 0" @click="open.split(one.scene!.id, sentence.start)" class="cut">begin a scene here</v-btn>{{ sentence.text }}</template>
+          <template v-for="(sentence, i) in sentences(one)" :key="sentence.start"><v-btn v-if="i > 0" variant="text" class="cut" @click="open.split(one.scene!.id, sentence.start)">begin a scene here</v-btn>{{ sentence.text }}</template>
         </p>
         <p v-else>{{ story.slice(one.start, one.end) }}</p>
       </div>

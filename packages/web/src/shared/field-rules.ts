@@ -2,7 +2,7 @@
 export type Ruled = true | string
 export type Rule = (value: unknown) => Ruled
 
-const said = (value: unknown): string => (value === null || value === undefined ? '' : String(value).trim())
+const said = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value).trim() : '')
 
 /** Something must stand in the field. */
 export const needed: Rule = (value) => said(value) !== '' || 'Fill this in.'

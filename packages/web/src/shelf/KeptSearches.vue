@@ -44,9 +44,9 @@ const forget = (search: KeptSearch) =>
       <span class="soft">Kept searches</span>
       <RouterLink v-for="search in all" :key="search.id" :to="{ path: '/shelf', query: search.query }" :aria-current="search === here ? 'true' : undefined">{{ search.name }}</RouterLink>
     </template>
-    <v-btn variant="text" v-if="here" @click="forget(here)">Delete “{{ here.name }}”</v-btn>
-    <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><v-text-field label="Name of the search" ref="field" v-model="name" maxlength="80" @keydown.escape="naming = false" /><v-btn variant="text" :disabled="!name.trim()" type="submit">Keep it</v-btn></form>
-    <v-btn variant="text" v-else-if="Object.keys(given).length" @click="begin">Keep this search</v-btn>
+    <v-btn v-if="here" variant="text" @click="forget(here)">Delete “{{ here.name }}”</v-btn>
+    <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><v-text-field ref="field" v-model="name" label="Name of the search" maxlength="80" @keydown.escape="naming = false" /><v-btn variant="text" :disabled="!name.trim()" type="submit">Keep it</v-btn></form>
+    <v-btn v-else-if="Object.keys(given).length" variant="text" @click="begin">Keep this search</v-btn>
   </div>
 </template>
 

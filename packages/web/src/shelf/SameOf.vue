@@ -48,8 +48,8 @@ const differences = (one: NearPrompt) => (one.differences.length ? `; ${one.diff
         <li v-for="one in same" :key="one.promptId">
           <span><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <span class="soft">{{ projects.byId(one.projectId)?.name }}, {{ sayRecord(one) }}{{ one.said === 'same' ? ', linked by you' : '' }}{{ differences(one) }}</span></span>
           <v-btn variant="text" :aria-label="`Merge ${one.title} into this one`" @click="merge(one)">Merge into this</v-btn>
-          <v-btn variant="text" v-if="one.said === 'same'" :aria-label="`Unlink ${one.title}`" @click="say(one, null)">Unlink</v-btn>
-          <v-btn variant="text" v-else :aria-label="`Say that ${one.title} is another prompt`" @click="say(one, 'other')">Another prompt</v-btn>
+          <v-btn v-if="one.said === 'same'" variant="text" :aria-label="`Unlink ${one.title}`" @click="say(one, null)">Unlink</v-btn>
+          <v-btn v-else variant="text" :aria-label="`Say that ${one.title} is another prompt`" @click="say(one, 'other')">Another prompt</v-btn>
         </li>
       </ul>
     </template>

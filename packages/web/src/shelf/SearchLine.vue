@@ -34,9 +34,9 @@ const found = computed(() => {
     <strong>{{ looking ? 'Looking …' : found }}</strong>
     <span v-for="word in answer?.read" :key="word.typed">“{{ word.typed }}” was read as {{ word.as }}.</span>
     <span v-if="answer?.unread">{{ counted(answer.unread, 'prompt') }} still to be read for {{ byMeaning ? 'what they mean' : 'what facets say' }}.</span></p>
-    <v-btn variant="text" v-if="text('q')" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</v-btn>
-    <v-btn variant="text" v-if="families || each" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Group duplicates' : 'Show duplicates one by one' }}</v-btn>
-    <v-btn variant="text" v-if="filtered" @click="router.replace({ query: {} })">Clear the search</v-btn>
+    <v-btn v-if="text('q')" variant="text" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</v-btn>
+    <v-btn v-if="families || each" variant="text" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Group duplicates' : 'Show duplicates one by one' }}</v-btn>
+    <v-btn v-if="filtered" variant="text" @click="router.replace({ query: {} })">Clear the search</v-btn>
     <span class="ends">
       <v-btn :prepend-icon="mdiImport" to="/shelf/in">Import</v-btn>
       <ActsMenu v-if="some" label="Export" :icon="mdiExport" :acts="files" />

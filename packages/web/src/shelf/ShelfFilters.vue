@@ -48,18 +48,18 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
 
 <template>
   <div class="finding">
-    <v-text-field label="Find" title="By words in text, title, tags and notes, or by what a facet says" v-model="q" type="search" placeholder="heron by the lake; light: rim light" clearable maxlength="500" class="words" />
-    <v-select label="Project" :model-value="text('project')" @update:model-value="emit('set', 'project', $event)" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: `${project.name}${project.archivedAt ? ' (archived)' : ''}`, value: project.id }))]" />
-    <v-select label="Tag" :model-value="text('tag')" @update:model-value="emit('set', 'tag', $event)" :items="[{ title: 'any tag', value: '' }, ...tags.map((tag) => ({ title: `${tag.tag} (${tag.count})`, value: tag.tag }))]" />
-    <v-select label="Status" :model-value="text('status')" @update:model-value="emit('set', 'status', $event)" :items="[{ title: 'any status', value: '' }, ...STATUSES]" />
+    <v-text-field v-model="q" label="Find" title="By words in text, title, tags and notes, or by what a facet says" type="search" placeholder="heron by the lake; light: rim light" clearable maxlength="500" class="words" />
+    <v-select label="Project" :model-value="text('project')" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: `${project.name}${project.archivedAt ? ' (archived)' : ''}`, value: project.id }))]" @update:model-value="emit('set', 'project', $event)" />
+    <v-select label="Tag" :model-value="text('tag')" :items="[{ title: 'any tag', value: '' }, ...tags.map((tag) => ({ title: `${tag.tag} (${tag.count})`, value: tag.tag }))]" @update:model-value="emit('set', 'tag', $event)" />
+    <v-select label="Status" :model-value="text('status')" :items="[{ title: 'any status', value: '' }, ...STATUSES]" @update:model-value="emit('set', 'status', $event)" />
     <v-btn variant="text" :prepend-icon="mdiFilterVariant" :aria-expanded="shown" :disabled="shown && !open" @click="open = !open">{{ open ? 'Fewer filters' : 'More filters' }}</v-btn>
   </div>
   <div v-if="shown" class="finding second">
-    <v-select label="Tried" :model-value="text('tried')" @update:model-value="emit('set', 'tried', $event)" :items="[{ title: 'tried or not', value: '' }, { title: 'tried', value: 'yes' }, { title: 'not tried yet', value: 'no' }]" />
-    <v-text-field label="Kept at least" type="number" min="0" :model-value="text('kept')" @change="emit('set', 'kept', value($event))" class="number" />
-    <v-select label="Engine" :model-value="text('engine')" @update:model-value="emit('set', 'engine', $event)" :items="[{ title: 'any engine', value: '' }, ...engines.newest.map((engine) => ({ title: engine.name, value: engine.id }))]" />
-    <v-select label="Colour of the best proof" :model-value="text('colour')" @update:model-value="emit('set', 'colour', $event)" :items="[{ title: 'any colour', value: '' }, ...COLOURS]" />
-    <v-select label="Template" :model-value="text('template')" @update:model-value="emit('set', 'template', $event)" :items="[{ title: 'any template', value: '' }, ...templates.filter(({ drafts, id }) => drafts || id === text('template')).map((template) => ({ title: template.body.name, value: template.id }))]" />
+    <v-select label="Tried" :model-value="text('tried')" :items="[{ title: 'tried or not', value: '' }, { title: 'tried', value: 'yes' }, { title: 'not tried yet', value: 'no' }]" @update:model-value="emit('set', 'tried', $event)" />
+    <v-text-field label="Kept at least" type="number" min="0" :model-value="text('kept')" class="number" @change="emit('set', 'kept', value($event))" />
+    <v-select label="Engine" :model-value="text('engine')" :items="[{ title: 'any engine', value: '' }, ...engines.newest.map((engine) => ({ title: engine.name, value: engine.id }))]" @update:model-value="emit('set', 'engine', $event)" />
+    <v-select label="Colour of the best proof" :model-value="text('colour')" :items="[{ title: 'any colour', value: '' }, ...COLOURS]" @update:model-value="emit('set', 'colour', $event)" />
+    <v-select label="Template" :model-value="text('template')" :items="[{ title: 'any template', value: '' }, ...templates.filter(({ drafts, id }) => drafts || id === text('template')).map((template) => ({ title: template.body.name, value: template.id }))]" @update:model-value="emit('set', 'template', $event)" />
     <v-select v-if="parts.length || text('part')" label="Character, place or style" :model-value="text('part')" :items="[{ title: 'any', value: '' }, ...PART_KINDS.flatMap((kind) => parts.filter(({ body }) => body.kind === kind).map((part) => ({ title: part.body.name, value: part.id, props: { subtitle: kind } })))]" @update:model-value="emit('set', 'part', $event)" />
     <span class="dates">
       <DayField label="Changed from" :day="text('since')" @choose="emit('set', 'since', $event)" />

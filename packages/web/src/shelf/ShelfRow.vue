@@ -14,7 +14,7 @@ const opened = ref<'evidence' | 'same'>()
 
 <template>
   <div class="shelf-row">
-    <v-checkbox :aria-label="`Select ${prompt.title}`" :model-value="selected" @update:model-value="emit('toggle')" class="select" />
+    <v-checkbox :aria-label="`Select ${prompt.title}`" :model-value="selected" class="select" @update:model-value="emit('toggle')" />
     <PromptRow :prompt="prompt" :to="`/desk/${prompt.id}`" :why="prompt.why" heading="h2">
       <v-btn variant="text" :aria-expanded="opened === 'evidence'" :aria-label="`What ${prompt.title} has shown`" @click="opened = opened === 'evidence' ? undefined : 'evidence'">Evidence</v-btn>
       <v-btn :aria-label="`Use ${prompt.title} again`" @click="emit('reuse')">Use again</v-btn>

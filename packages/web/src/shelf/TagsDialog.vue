@@ -28,7 +28,7 @@ const rename = (from: string, to: string) =>
     <div class="dialog tags">
       <h1 id="tags-title">Tags</h1>
       <p>Write another name over a tag; the name of another tag joins the two.</p>
-      <v-text-field label="Find a tag" v-model="find" type="search" placeholder="Find a tag" />
+      <v-text-field v-model="find" label="Find a tag" type="search" placeholder="Find a tag" />
       <ul>
         <li v-for="one in shown" :key="one.tag">
           <v-text-field :label="`Name of the tag ${one.tag}`" :model-value="one.tag" maxlength="60" @change="rename(one.tag, ($event.target as HTMLInputElement).value)" />

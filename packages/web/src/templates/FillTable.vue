@@ -135,10 +135,10 @@ async function make(planned = false): Promise<void> {
       <v-btn variant="text" @click="table.add()">Add a row</v-btn>
       <v-btn variant="text" :aria-expanded="pasting !== undefined" @click="pasting = pasting === undefined ? '' : undefined">Paste a sheet</v-btn>
       <v-btn variant="text" @click="pickFile()">From a CSV file</v-btn>
-      <v-btn variant="text" v-if="table.rows.value.length > 1" @click="table.clear()">Empty the table</v-btn>
+      <v-btn v-if="table.rows.value.length > 1" variant="text" @click="table.clear()">Empty the table</v-btn>
     </p>
     <form v-if="pasting !== undefined" class="pasted" @submit.prevent="takeSheet">
-      <v-textarea label="A sheet of values" v-model="pasting" rows="5" :placeholder="`${names.join('\t')}\n…`" auto-grow class="exact" />
+      <v-textarea v-model="pasting" label="A sheet of values" rows="5" :placeholder="`${names.join('\t')}\n…`" auto-grow class="exact" />
       <v-btn :disabled="!pasting.trim()" type="submit">Use these rows</v-btn>
     </form>
     <ul v-if="table.said.value.length" class="said" role="status"><li v-for="line in table.said.value.slice(0, 6)" :key="line">{{ line }}</li></ul>
@@ -149,9 +149,9 @@ async function make(planned = false): Promise<void> {
     </div>
     <p class="row-actions make">
       <v-btn color="primary" variant="flat" :disabled="making || !projects.current" @click="make()">Make {{ ready.length === 1 ? 'the draft' : counted(ready.length, 'draft') }}</v-btn>
-      <v-btn :disabled="making" v-tooltip="'Makes the draft of the first row and plans trials over the options of its slots'" @click="make(true)">Plan trials over its options</v-btn>
+      <v-btn v-tooltip="'Makes the draft of the first row and plans trials over the options of its slots'" :disabled="making" @click="make(true)">Plan trials over its options</v-btn>
       <span>in {{ projects.current?.name ?? 'a first project' }}</span>
-      <v-text-field label="Tagged" v-model="tags" placeholder="with commas" maxlength="200" />
+      <v-text-field v-model="tags" label="Tagged" placeholder="with commas" maxlength="200" />
     </p>
   </section>
 </template>

@@ -27,7 +27,7 @@ const shares = computed(() => found.value !== undefined && found.value.slots.len
 
 <template>
   <form class="learn" @submit.prevent="found && shares && emit('take', found.text, found.slots)">
-    <v-textarea label="Two or more variants of a prompt, with an empty line between them; or one, to take it apart" v-model="given" rows="8" maxlength="200000" auto-grow />
+    <v-textarea v-model="given" label="Two or more variants of a prompt, with an empty line between them; or one, to take it apart" rows="8" maxlength="200000" auto-grow />
     <template v-if="found && shares">
       <p class="soft">{{ texts.length === 1 ? 'Taken apart by what it says' : `What ${texts.length} texts share; filled with the values below, each comes back exactly` }}</p>
       <FrameText :parts="frameParts(found.text)" />

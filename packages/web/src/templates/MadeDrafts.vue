@@ -57,7 +57,7 @@ async function decide(take: readonly TemplateOffer[], leave: readonly TemplateOf
         <span class="soft counts">{{ sayRecord(one) }}</span>
       </li>
     </ul>
-    <v-btn variant="text" v-if="!all && whole.made.length > SHOWN" @click="all = true">Show all {{ whole.made.length.toLocaleString('en') }}</v-btn>
+    <v-btn v-if="!all && whole.made.length > SHOWN" variant="text" @click="all = true">Show all {{ whole.made.length.toLocaleString('en') }}</v-btn>
   </section>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { readOptions, type TemplateSlot, TERMS_BY_FACET } from '@idolon/core'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, ref } from 'vue'
 import { useTask } from '../notices/notices.ts'
 import PartOptions from '../series/PartOptions.vue'
 import { readText } from '../shared/read-text.ts'
@@ -36,7 +36,7 @@ function addTerm(): void {
 
 <template>
   <div class="options">
-    <v-textarea :label="`Options of ${of.name}, one a line (${of.options.length.toLocaleString('en')})`" rows="4" :model-value="text" @change="take(($event.target as HTMLTextAreaElement).value)" auto-grow />
+    <v-textarea :label="`Options of ${of.name}, one a line (${of.options.length.toLocaleString('en')})`" rows="4" :model-value="text" auto-grow @change="take(($event.target as HTMLTextAreaElement).value)" />
     <p class="row-actions">
       <v-btn variant="text" @click="pickFile()">Add from a CSV file</v-btn>
       <span v-if="terms.length" class="from-glossary">

@@ -40,7 +40,7 @@ async function goOn(): Promise<void> {
       <ul>
         <li v-for="phrase in rows" :key="phrase.start">
           <v-checkbox :model-value="taken.has(phrase.start)" @update:model-value="toggle(phrase.start)"><template #label><span class="soft facet">{{ phrase.facet }}</span> <span class="words">{{ phrase.text }}</span></template></v-checkbox>
-          <v-text-field :label="`Name of the slot for ${phrase.text}`" v-if="taken.has(phrase.start)" v-model="names[phrase.start]" :placeholder="phrase.facet" maxlength="60" pattern="[\p{L}][\p{L}\p{N} _\-]*" title="Begins with a letter; letters, figures, spaces and hyphens." />
+          <v-text-field v-if="taken.has(phrase.start)" v-model="names[phrase.start]" :label="`Name of the slot for ${phrase.text}`" :placeholder="phrase.facet" maxlength="60" pattern="[\p{L}][\p{L}\p{N} _\-]*" title="Begins with a letter; letters, figures, spaces and hyphens." />
         </li>
       </ul>
       <FrameText :parts="frameParts(made.text)" />

@@ -48,11 +48,11 @@ const save = () => unsound.value || emit('save', { ...body.value, name: body.val
 <template>
   <form class="editor" @submit.prevent="save">
     <div class="pair">
-      <v-text-field label="Name" v-model="body.name" maxlength="120" :rules="[needed]" />
-      <v-text-field label="What it is for, in a sentence" v-model="body.does" maxlength="500" />
-      <v-select label="For" v-model="project" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
+      <v-text-field v-model="body.name" label="Name" maxlength="120" :rules="[needed]" />
+      <v-text-field v-model="body.does" label="What it is for, in a sentence" maxlength="500" />
+      <v-select v-model="project" label="For" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
     </div>
-    <v-textarea :label="`Text, with a slot as ${'{' + '{ name }' + '}'}`" ref="area" v-model="body.text" rows="3" maxlength="20000" spellcheck="true" auto-grow class="text" />
+    <v-textarea ref="area" v-model="body.text" :label="`Text, with a slot as ${'{' + '{ name }' + '}'}`" rows="3" maxlength="20000" spellcheck="true" auto-grow class="text" />
     <p class="row-actions"><v-btn variant="text" @click="makeSlot">Make what is marked a slot</v-btn></p>
     <ul v-if="problems.length && body.text.trim()" class="problems" role="alert"><li v-for="one in problems.slice(0, 4)" :key="one">{{ one }}</li></ul>
     <v-table v-if="slots.length">
@@ -61,7 +61,7 @@ const save = () => unsound.value || emit('save', { ...body.value, name: body.val
         <template v-for="slot in slots" :key="slot.name">
           <tr>
             <th scope="row">{{ slot.name }}</th>
-            <td><v-select :aria-label="`Facet of ${slot.name}`" :model-value="slot.facet ?? ''" @update:model-value="describe(slot.name, { facet: ($event || undefined) as Facet })" :items="[{ title: 'as read', value: '' }, ...FACETS]" /></td>
+            <td><v-select :aria-label="`Facet of ${slot.name}`" :model-value="slot.facet ?? ''" :items="[{ title: 'as read', value: '' }, ...FACETS]" @update:model-value="describe(slot.name, { facet: ($event || undefined) as Facet })" /></td>
             <td><v-text-field :aria-label="`What ${slot.name} says by itself`" :model-value="slot.fallback" placeholder="nothing" maxlength="500" @change="describe(slot.name, { fallback: ($event.target as HTMLInputElement).value.trim() })" /></td>
             <td><v-text-field :aria-label="`Hint for ${slot.name}`" :model-value="slot.hint" maxlength="300" @change="describe(slot.name, { hint: ($event.target as HTMLInputElement).value.trim() })" /></td>
             <td><v-btn variant="text" :aria-expanded="opened === slot.name" @click="opened = opened === slot.name ? '' : slot.name">{{ slot.options.length ? `${slot.options.slice(0, 2).join(', ').slice(0, 40)}${slot.options.length > 2 ? `, ${(slot.options.length - 2).toLocaleString('en')} more` : ''}` : 'none' }}</v-btn></td>
@@ -70,9 +70,9 @@ const save = () => unsound.value || emit('save', { ...body.value, name: body.val
         </template>
       </tbody>
     </v-table>
-    <v-text-field label="Always left out, with commas" v-model="leaveOut" />
+    <v-text-field v-model="leaveOut" label="Always left out, with commas" />
     <div class="keep">
-      <v-text-field v-if="!isNew" label="Why this version" v-model="why" maxlength="2000" placeholder="what it is to do better" />
+      <v-text-field v-if="!isNew" v-model="why" label="Why this version" maxlength="2000" placeholder="what it is to do better" />
       <v-btn color="primary" variant="flat" :disabled="unsound" type="submit">{{ isNew ? 'Keep the template' : 'Save as a new version' }}</v-btn>
       <v-btn @click="emit('cancel')">Cancel</v-btn>
     </div>

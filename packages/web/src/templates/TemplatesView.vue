@@ -131,13 +131,13 @@ useActions(() => [
         <p class="row-actions">
           <v-btn variant="text" @click="writing = { body: whole.template.body, projectId: whole.template.projectId, on: whole.template }">Change it</v-btn>
           <v-btn variant="text" @click="begin({ ...whole.template.body, name: `${whole.template.body.name}, copy` })">Copy</v-btn>
-          <v-btn variant="text" v-if="!whole.template.shipped" @click="remove(whole.template)">Delete</v-btn>
+          <v-btn v-if="!whole.template.shipped" variant="text" @click="remove(whole.template)">Delete</v-btn>
         </p>
         <FillTable :template="whole.template" @made="loadAll" />
         <MadeDrafts :whole="whole" @changed="loadAll" />
         <FoldOut v-if="whole.versions.length > 1" title="Versions">
           <ul class="versions">
-            <li v-for="version in whole.versions" :key="version.number"><strong>{{ version.number }}</strong> <span class="soft">{{ sayWhen(version.madeAt) }}{{ version.why ? `: ${version.why}` : '' }}</span><FrameText :parts="frameParts(version.body.text)" /><v-btn variant="text" v-if="version.number !== whole.template.version" @click="writing = { body: version.body, projectId: whole.template.projectId, on: whole.template }">Go back to this</v-btn></li>
+            <li v-for="version in whole.versions" :key="version.number"><strong>{{ version.number }}</strong> <span class="soft">{{ sayWhen(version.madeAt) }}{{ version.why ? `: ${version.why}` : '' }}</span><FrameText :parts="frameParts(version.body.text)" /><v-btn v-if="version.number !== whole.template.version" variant="text" @click="writing = { body: version.body, projectId: whole.template.projectId, on: whole.template }">Go back to this</v-btn></li>
           </ul>
         </FoldOut>
       </article>

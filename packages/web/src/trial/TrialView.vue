@@ -211,10 +211,10 @@ async function start(): Promise<void> {
           <v-radio v-for="[kind, says] in WAYS" :key="kind" :label="says" :value="kind" />
         </v-radio-group>
         <p v-if="setup.way.kind === 'sample'" class="row-actions">
-          <v-text-field label="Of" type="number" min="1" max="500" :model-value="setup.way.count" @change="setSample({ count: Number(($event.target as HTMLInputElement).value) })" class="number" />
-          <v-text-field label="Drawn by" type="number" min="0" :model-value="setup.way.seed" @change="setSample({ seed: Number(($event.target as HTMLInputElement).value) })" class="number" />
+          <v-text-field label="Of" type="number" min="1" max="500" :model-value="setup.way.count" class="number" @change="setSample({ count: Number(($event.target as HTMLInputElement).value) })" />
+          <v-text-field label="Drawn by" type="number" min="0" :model-value="setup.way.seed" class="number" @change="setSample({ seed: Number(($event.target as HTMLInputElement).value) })" />
         </p>
-        <p><v-text-field label="Results of each" type="number" min="1" max="8" :model-value="setup.count" @change="setup = { ...setup, count: Math.min(8, Math.max(1, Number(($event.target as HTMLInputElement).value) || 1)) }" class="number" /></p>
+        <p><v-text-field label="Results of each" type="number" min="1" max="8" :model-value="setup.count" class="number" @change="setup = { ...setup, count: Math.min(8, Math.max(1, Number(($event.target as HTMLInputElement).value) || 1)) }" /></p>
         <h2>Never together</h2>
         <ul class="nevers">
           <li v-for="(rule, i) in setup.never" :key="i">
@@ -233,7 +233,7 @@ async function start(): Promise<void> {
           </template>
           <p v-else class="soft">{{ setup.varied.length ? 'Give each at least two options.' : 'Choose what varies.' }}</p>
         </div>
-        <v-text-field label="Name of the plan" v-model="planName" maxlength="120" />
+        <v-text-field v-model="planName" label="Name of the plan" maxlength="120" />
         <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!combos || !!combos.problem || starting" @click="start">Start {{ price ? counted(price.pictures, 'picture') : '' }}</v-btn></p>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       </section>
@@ -245,7 +245,7 @@ async function start(): Promise<void> {
             <tbody><tr v-for="(row, r) in showAll ? combos.rows : combos.rows.slice(0, FIRST)" :key="r"><th scope="row" class="soft">{{ r + 1 }}</th><td v-for="(option, f) in row" :key="f">{{ found && optionName(found.plan.factors[f]!, option, engineName) }}</td></tr></tbody>
           </v-table>
         </div>
-        <v-btn variant="text" v-if="!showAll && combos.rows.length > FIRST" @click="showAll = true">Show all {{ combos.rows.length }}</v-btn>
+        <v-btn v-if="!showAll && combos.rows.length > FIRST" variant="text" @click="showAll = true">Show all {{ combos.rows.length }}</v-btn>
       </section>
     </div>
   </main>

@@ -38,24 +38,24 @@ function values(text: string): void {
 <template>
   <li class="varied">
     <div class="head">
-      <v-text-field label="What it is called" v-if="varied.kind === 'words'" :model-value="varied.name" maxlength="60" @change="emit('rename', ($event.target as HTMLInputElement).value)" class="name" />
+      <v-text-field v-if="varied.kind === 'words'" label="What it is called" :model-value="varied.name" maxlength="60" class="name" @change="emit('rename', ($event.target as HTMLInputElement).value)" />
       <strong v-else class="name">{{ nameOf(varied) }}</strong>
       <span class="soft">{{ varied.options.length }} {{ varied.options.length === 1 ? 'option' : 'options' }}</span>
       <v-btn variant="text" :aria-label="`Do not vary ${nameOf(varied)}`" @click="emit('remove')">Remove</v-btn>
     </div>
     <div v-if="varied.kind === 'words'">
-      <v-textarea :label="`Options of ${varied.name}, one a line`" :rows="Math.min(8, Math.max(2, varied.options.length))" placeholder="one a line" :model-value="lines" @change="words(($event.target as HTMLTextAreaElement).value)" auto-grow />
+      <v-textarea :label="`Options of ${varied.name}, one a line`" :rows="Math.min(8, Math.max(2, varied.options.length))" placeholder="one a line" :model-value="lines" auto-grow @change="words(($event.target as HTMLTextAreaElement).value)" />
       <p class="add">
         <v-combobox v-model="added" :items="[...offered]" :label="`Another option for ${varied.name}`" placeholder="rust red" maxlength="500" hide-no-data @keydown.enter.prevent="add" />
         <v-btn variant="text" :disabled="!added?.trim()" @click="add">Add</v-btn>
         <PartOptions @add="addAll" />
-        <v-btn variant="text" :disabled="varied.options.includes('')" v-tooltip="'One option in which nothing stands there'" @click="emit('options', [...varied.options, ''])">Add “nothing”</v-btn>
+        <v-btn v-tooltip="'One option in which nothing stands there'" variant="text" :disabled="varied.options.includes('')" @click="emit('options', [...varied.options, ''])">Add “nothing”</v-btn>
       </p>
     </div>
     <p v-else-if="varied.kind === 'engine'" class="ticks">
       <v-checkbox v-for="profile in profiles" :key="`${profile.id} ${profile.revision}`" :label="`${profile.name} ${profile.revision}`" :model-value="isChosen(profile)" @update:model-value="tick(profile)" />
     </p>
-    <v-text-field :label="`Values of ${varied.key}, with commas`" v-else :model-value="varied.options.join(', ')" @change="values(($event.target as HTMLInputElement).value)" class="wide" />
+    <v-text-field v-else :label="`Values of ${varied.key}, with commas`" :model-value="varied.options.join(', ')" class="wide" @change="values(($event.target as HTMLInputElement).value)" />
   </li>
 </template>
 

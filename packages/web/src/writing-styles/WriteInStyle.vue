@@ -57,8 +57,8 @@ const figure = (score: number) => score.toFixed(2)
   <section class="write" aria-labelledby="write-title">
     <h3 id="write-title">Write in it</h3>
     <form class="ask" @submit.prevent="write(false)">
-      <v-textarea label="A word, a line or a draft" v-model="source" rows="2" placeholder="a word, a line or a draft" maxlength="20000" @keydown.ctrl.enter="write(false)" auto-grow />
-      <v-text-field label="About" v-model.number="words" type="number" min="3" max="400" class="number" suffix="words" />
+      <v-textarea v-model="source" label="A word, a line or a draft" rows="2" placeholder="a word, a line or a draft" maxlength="20000" auto-grow @keydown.ctrl.enter="write(false)" />
+      <v-text-field v-model.number="words" label="About" type="number" min="3" max="400" class="number" suffix="words" />
       <v-btn color="primary" variant="flat" :disabled="!source.trim()" type="submit">Write it</v-btn>
       <v-btn :disabled="!written.length || !source.trim()" @click="write(true)">Another</v-btn>
       <v-btn :disabled="!source.trim() || !profile || !helper || asking.busy.value" @click="ask">Ask {{ profile?.name ?? 'a model' }}</v-btn>

@@ -38,14 +38,14 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
 <template>
   <form class="styled" @submit.prevent="save">
     <div class="pair">
-      <v-text-field label="Name" v-model="body.name" maxlength="120" :rules="[needed]" />
-      <v-select label="For" v-model="project" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
-      <v-select label="Written as" v-model="body.style" :items="[{ title: 'a list', value: 'list' }, 'sentences']" />
-      <v-select v-if="body.style === 'list'" label="Between its parts" v-model="body.separator" :items="SEPARATORS.map(([sign, name]) => ({ title: name, value: sign }))" />
+      <v-text-field v-model="body.name" label="Name" maxlength="120" :rules="[needed]" />
+      <v-select v-model="project" label="For" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
+      <v-select v-model="body.style" label="Written as" :items="[{ title: 'a list', value: 'list' }, 'sentences']" />
+      <v-select v-if="body.style === 'list'" v-model="body.separator" label="Between its parts" :items="SEPARATORS.map(([sign, name]) => ({ title: name, value: sign }))" />
     </div>
     <p class="row-actions">
-      <span>Words: shortest <v-text-field label="Shortest, in words" v-model.number="body.words.low" type="number" min="1" max="2000" class="number" /> usual <v-text-field label="Usual length, in words" v-model.number="body.words.middle" type="number" min="1" max="2000" class="number" /> longest <v-text-field label="Longest, in words" v-model.number="body.words.high" type="number" min="1" max="2000" class="number" /></span>
-      <template v-if="body.style === 'list'"><v-checkbox label="begins with a capital" v-model="body.capital" /><v-checkbox label="ends with a full stop" v-model="body.stop" /></template>
+      <span>Words: shortest <v-text-field v-model.number="body.words.low" label="Shortest, in words" type="number" min="1" max="2000" class="number" /> usual <v-text-field v-model.number="body.words.middle" label="Usual length, in words" type="number" min="1" max="2000" class="number" /> longest <v-text-field v-model.number="body.words.high" label="Longest, in words" type="number" min="1" max="2000" class="number" /></span>
+      <template v-if="body.style === 'list'"><v-checkbox v-model="body.capital" label="begins with a capital" /><v-checkbox v-model="body.stop" label="ends with a full stop" /></template>
     </p>
     <p v-if="!rising" class="problem" role="alert">Lengths go up: shortest, usual, longest.</p>
     <v-table>
@@ -53,14 +53,14 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
       <tbody>
         <tr v-for="(one, i) in body.facets" :key="one.facet">
           <th scope="row">{{ one.facet }}</th>
-          <td><v-text-field :aria-label="`How often ${one.facet} is said, in a hundred`" type="number" min="0" max="100" step="5" :model-value="Math.round(one.share * 100)" @change="change(one.facet, { share: Math.min(1, Math.max(0, Number(($event.target as HTMLInputElement).value) / 100 || 0)) })" class="number" /> %</td>
-          <td><v-text-field :aria-label="`Favourite terms for ${one.facet}`" :model-value="one.terms.join('; ')" @change="terms(one.facet, ($event.target as HTMLInputElement).value)" class="terms" /></td>
+          <td><v-text-field :aria-label="`How often ${one.facet} is said, in a hundred`" type="number" min="0" max="100" step="5" :model-value="Math.round(one.share * 100)" class="number" @change="change(one.facet, { share: Math.min(1, Math.max(0, Number(($event.target as HTMLInputElement).value) / 100 || 0)) })" /> %</td>
+          <td><v-text-field :aria-label="`Favourite terms for ${one.facet}`" :model-value="one.terms.join('; ')" class="terms" @change="terms(one.facet, ($event.target as HTMLInputElement).value)" /></td>
           <td><span class="row-actions moves"><v-btn variant="text" :disabled="i === 0" :aria-label="`${one.facet} earlier`" @click="move(i, -1)">Up</v-btn><v-btn variant="text" :disabled="i === body.facets.length - 1" :aria-label="`${one.facet} later`" @click="move(i, 1)">Down</v-btn><v-btn variant="text" :aria-label="`Never ${one.facet}`" @click="body.facets = body.facets.filter((other) => other !== one)">Remove</v-btn></span></td>
         </tr>
       </tbody>
     </v-table>
     <p v-if="unsaid.length"><ChoiceMenu label="Say another facet" :items="unsaid.map((facet) => ({ title: facet, value: facet }))" @choose="addFacet" /></p>
-    <v-textarea label="Always said, word for word, one a line" v-model.lazy="always" rows="3" auto-grow class="always" />
+    <v-textarea v-model.lazy="always" label="Always said, word for word, one a line" rows="3" auto-grow class="always" />
     <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!body.name.trim() || !rising" type="submit">{{ isNew ? 'Keep the writing style' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
   </form>
 </template>

@@ -104,7 +104,7 @@ useActions(() => [{ name: 'Learn a writing style from prompts', words: 'style vo
         </ul>
       </nav>
       <form v-if="learning !== undefined" class="learn" @submit.prevent="learn">
-        <v-textarea :label="`${MIN_EXAMPLES} to ${MAX_EXAMPLES} prompts that are written as you want it, with an empty line between them (${Math.min(texts.length, MAX_EXAMPLES)})`" v-model="learning" rows="14" maxlength="200000" auto-grow />
+        <v-textarea v-model="learning" :label="`${MIN_EXAMPLES} to ${MAX_EXAMPLES} prompts that are written as you want it, with an empty line between them (${Math.min(texts.length, MAX_EXAMPLES)})`" rows="14" maxlength="200000" auto-grow />
         <p v-if="texts.length > MAX_EXAMPLES" class="soft">Only the first {{ MAX_EXAMPLES }} are taken.</p>
         <p class="row-actions">
           <v-btn color="primary" variant="flat" :disabled="texts.length < MIN_EXAMPLES" type="submit">Learn from {{ counted(Math.min(texts.length, MAX_EXAMPLES), 'prompt') }}</v-btn>
