@@ -19,6 +19,13 @@ const direction = Object.entries(ALLOWED).map(([name, allowed]) => {
   }
 })
 
+// The interface is built of the library's parts, so that keys, focus and both themes are right in every one of them.
+const RAW = ['button', 'select', 'input', 'textarea', 'dialog', 'details', 'table']
+const libraryOnly = {
+  files: ['packages/web/src/**/*.vue'],
+  rules: { 'vue/no-restricted-html-elements': ['error', ...RAW.map((element) => ({ element, message: `<${element}> is the library's to draw: take its part for it.` }))] },
+}
+
 export default tseslint.config(
   { ignores: ['**/node_modules/**', '**/dist/**', '.build/**', 'data/**', 'packages/web/node_modules.contract-*/**', 'test-results/**'] },
   js.configs.recommended,
@@ -60,5 +67,6 @@ export default tseslint.config(
   },
   // Views are checked by the compiler; reading the types of their templates once more doubles the time of all of this.
   { files: ['eslint.config.js', '**/*.vue'], extends: [tseslint.configs.disableTypeChecked] },
+  libraryOnly,
   ...direction,
 )

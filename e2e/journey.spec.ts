@@ -39,7 +39,7 @@ test('by mouse: write, try, keep, change, try again, compare, tag, find, reuse e
   await page.getByLabel('Title').click()
   await choose(page, 'Status', 'proven')
   await page.getByRole('link', { name: 'Shelf' }).click()
-  await page.getByRole('searchbox').fill('fable fores')
+  await page.getByLabel('Find', { exact: true }).fill('fable fores')
   await expect(page.getByText('1 prompt', { exact: true })).toBeVisible()
   await expect(page.getByRole('article').getByText('fable, dusk')).toBeVisible()
 

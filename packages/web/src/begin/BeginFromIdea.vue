@@ -15,7 +15,7 @@ const props = defineProps<{ projectId: string }>()
 const helpers = useHelpers()
 const models = useModels()
 const { fromIdeas } = useNewPrompt()
-void Promise.all([helpers.load(), models.load()]).catch(() => undefined)
+void Promise.all([helpers.load(), models.load()])
 const theme = ref('')
 const asking = useAsking({ projectId: props.projectId, promptId: null, draft: emptyDraft })
 const turn = asking.turn
@@ -39,8 +39,8 @@ const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like
       <p v-if="asking.busy.value"><v-btn @click="asking.stop()">Stop</v-btn></p>
       <template v-else>
         <p class="row-actions" role="group" aria-label="Answers">
-          <v-btn v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
-          <v-btn variant="text" @click="asking.twoMore()">Two more takes</v-btn>
+          <v-btn v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Answer {{ i + 1 }}</v-btn>
+          <v-btn variant="text" @click="asking.twoMore()">Two more answers</v-btn>
         </p>
         <TurnFacts :turn="turn" />
       </template>

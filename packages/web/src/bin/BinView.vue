@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { type BinEntry, type BinKind, listBin, putBack, removeForGood } from '@idolon/contract'
-import { computed, ref, shallowRef } from 'vue'
-import { onChange } from '../api/changes.ts'
+import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayExactly, sayWhen } from '../shared/said.ts'
 import { useNow } from '../shared/use-now.ts'
@@ -12,14 +12,9 @@ const ONE: Record<BinKind, string> = { prompt: 'Prompt', proof: 'Proof', phrase:
 const notices = useNotices()
 const task = useTask()
 const now = useNow()
-const entries = shallowRef<BinEntry[]>()
 const kind = ref<BinKind | ''>('')
 
-const load = () => call(listBin, {}).then((list) => (entries.value = list))
-void task(load)
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'bin' || event.kind === 'prompt') void load().catch(() => undefined)
-})
+const { data: entries, load } = usePageData({ key: () => ['bin'], read: (signal) => call(listBin, { signal }), on: ({ kind: of }) => of === 'bin' || of === 'prompt' })
 const shown = computed(() => (entries.value ?? []).filter((entry) => !kind.value || entry.kind === kind.value))
 const removable = computed(() => shown.value.filter((entry) => entry.removable))
 const back = ({ kind: of, id, name }: BinEntry) =>

@@ -7,6 +7,7 @@ import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { DraftSession } from './draft-session.ts'
 import type { Findings } from './use-findings.ts'
+import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** What is wrong with the draft, gravest first: a line each, with its reason and what fixes it. */
 const props = defineProps<{ session: DraftSession; findings: Findings }>()
@@ -118,7 +119,7 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
         <li v-for="finding in group.list" :key="keyOf(finding)" :class="group.severity" :data-finding="all.indexOf(finding)">
           <v-btn v-tooltip="placeOf(finding) ? 'Show it in the text' : ''" variant="text" class="reason lines" @click="show(finding)" @keydown="onKey($event, finding)">{{ finding.reason }}</v-btn>
           <form v-if="dismissing === keyOf(finding)" class="dismiss" @submit.prevent="dismiss(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
-            <v-text-field label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" autofocus />
+            <v-text-field label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" v-focus-first />
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
           <p v-else class="row-actions">

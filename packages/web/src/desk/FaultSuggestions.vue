@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { countFaultsOf, type Run } from '@idolon/contract'
-import { countFaults, type FaultCount, suggestFromFaults } from '@idolon/core'
-import { computed, shallowRef, watch } from 'vue'
+import { countFaults, suggestFromFaults } from '@idolon/core'
+import { computed } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
 import type { DraftSession } from './draft-session.ts'
@@ -11,22 +12,20 @@ import type { DraftSession } from './draft-session.ts'
 const props = defineProps<{ runs: Run[]; session: DraftSession; projectId: string }>()
 const engines = useEngines()
 const notices = useNotices()
-const record = shallowRef<FaultCount[]>([])
 
 const proofs = computed(() => props.runs.filter(({ versionId }) => versionId === props.runs[0]?.versionId).flatMap((run) => run.proofs.filter(({ picture, verdict, faults }) => picture && (verdict || faults.length))))
 const counted = computed(() => countFaults(proofs.value))
-watch(
-  () => JSON.stringify(counted.value),
-  (now) => {
-    if (now !== '[]') void call(countFaultsOf, { query: { project: props.projectId } }).then((list) => (record.value = list)).catch(() => undefined)
-  },
-  { immediate: true },
-)
+/** What is known of the project's faults, once there are some here. */
+const { data: record } = usePageData({
+  key: () => (counted.value.length ? ['faults', props.projectId, counted.value] : undefined),
+  read: (signal) => call(countFaultsOf, { query: { project: props.projectId }, signal }),
+  keepBefore: true,
+})
 const suggestions = computed(() => {
   const read = props.session.reading.reading.value
   const draft = props.session.draft.value
   if (!read || read.text !== draft.text) return []
-  return suggestFromFaults({ draft, phrases: read.reading.phrases, profiles: engines.profiles.filter((profile) => engines.isConnected(profile)), counts: counted.value, record: record.value }).filter(({ offers }) => offers.length)
+  return suggestFromFaults({ draft, phrases: read.reading.phrases, profiles: engines.profiles.filter((profile) => engines.isConnected(profile)), counts: counted.value, record: record.value ?? [] }).filter(({ offers }) => offers.length)
 })
 function take(offer: (typeof suggestions.value)[number]['offers'][number]): void {
   props.session.apply(offer.edit)

@@ -152,6 +152,8 @@ describe('the outline', () => {
 
   it('keeps a phrase among the project’s own by one key, and forgets it by the same', async () => {
     const { wrapper, press } = outline()
+    call.mockResolvedValueOnce([])
+    await usePhrases().load('j')
     call.mockResolvedValueOnce({ id: 'k', text: 'snowy wood', facet: 'setting', from: null })
     await press('snowy wood', 'k')
     expect(call.mock.lastCall?.[1]).toMatchObject({ body: { text: 'snowy wood', facet: 'setting' } })

@@ -13,6 +13,7 @@ import PhraseEntry from './PhraseEntry.vue'
 import PhraseMenu from './PhraseMenu.vue'
 import RewriteDraft from './RewriteDraft.vue'
 import TidyOffer from './TidyOffer.vue'
+import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** The twelve facets in writing order with the phrases that the text says; text and outline are one thing. */
 const props = defineProps<{ session: DraftSession }>()
@@ -216,7 +217,7 @@ defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () =
       <h2 :id="`facet-${row.facet}`" @dragover.prevent @drop.prevent="dropOn(row.facet)">{{ FACET_NAMES[row.facet] }}</h2>
       <ul :aria-labelledby="`facet-${row.facet}`">
         <li v-for="phrase in row.phrases" :key="phrase.start" :class="{ here: here?.start === phrase.start }" @dragover.prevent @drop.prevent="drop(phrase)">
-          <v-text-field v-if="replacing?.start === phrase.start" :label="`Instead of ${phrase.text}`" :model-value="phrase.text" autofocus class="words" @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)" @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)" @blur="replacing = undefined" />
+          <v-text-field v-if="replacing?.start === phrase.start" :label="`Instead of ${phrase.text}`" :model-value="phrase.text" v-focus-first class="words" @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)" @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)" @blur="replacing = undefined" />
           <v-btn v-else variant="text" :class="{ off: phrase.off, unsure: phrase.unsure }" :data-start="phrase.start" :aria-disabled="!current" aria-haspopup="menu" draggable="true" :title="phrase.unsure ? 'The reading is unsure; press to say what it is' : undefined" class="phrase lines" @dragstart="dragged = phrase" @dragend="dragged = undefined" @click="open(phrase, $event)" @keydown="onKey($event, phrase)" @focus="point(phrase)" @mouseenter="point(phrase)" @blur="point(undefined)">{{ phrase.text }}</v-btn><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
         </li>
         <li v-if="filling === row.facet"><FillFacet :facet="row.facet" :text="draft.text" :suggest="suggest(row.facet)" @fill="fill(row.facet, $event)" @close="filling = undefined" /></li>

@@ -76,7 +76,7 @@ const checks = useTemplateRef<InstanceType<typeof ChecksPanel>>('checks')
 const outline = useTemplateRef<InstanceType<typeof OutlineRows>>('outline')
 const helping = useTemplateRef<{ open: (id: string) => Promise<void> }>('helping')
 const helpers = useHelpers()
-void Promise.all([helpers.load(), useModels().load()]).catch(() => undefined)
+void Promise.all([helpers.load(), useModels().load()])
 const asking = useAsking({ projectId: props.prompt.projectId, promptId: props.prompt.id, draft: () => toRaw(draft.value) })
 void asking.reopen().catch(() => undefined)
 /** A proposal has the place beside the text until it is decided. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { type Aside, dropAside, listAsides, putAside } from '@idolon/contract'
 import { applyEdit, type Draft, editBetween, rebaseEdit } from '@idolon/core'
-import { computed, ref, shallowRef } from 'vue'
-import { onChange } from '../api/changes.ts'
+import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayDifference } from '../proofs/difference-words.ts'
 import { counted } from '../shared/said.ts'
@@ -15,32 +15,33 @@ import type { Change } from './use-differences.ts'
 const props = defineProps<{ promptId: string; session: DraftSession; version: number | undefined; tried: Draft | undefined; changes: Change[] }>()
 const notices = useNotices()
 const task = useTask()
-const asides = shallowRef<Aside[]>([])
 const open = ref(false)
 const FEW = 3
 const engines = useEngines()
 const say = ({ difference }: Change) => sayDifference(difference, engines.named)
 
-const load = () => call(listAsides, { params: { prompt: props.promptId } }).then((list) => (asides.value = list))
-void load().catch(() => undefined)
-onChange((event) => {
-  if (event === 'reset' || (event.kind === 'asides' && event.promptId === props.promptId)) void load().catch(() => undefined)
+const { data, load, put } = usePageData({
+  key: () => ['asides', props.promptId],
+  read: (signal) => call(listAsides, { params: { prompt: props.promptId }, signal }),
+  on: (event) => event.kind === 'asides' && event.promptId === props.promptId,
 })
+const asides = computed(() => data.value ?? [])
 
 const shown = computed(() => (open.value ? props.changes : props.changes.slice(0, FEW)))
 
 /** The draft becomes what was tried with this one change; the others wait. */
-const keepOnly = (kept: Change) =>
+const keepOnly = (only: Change) =>
   task(async () => {
     const base = props.tried
     if (!base) return
-    const others = props.changes.filter((change) => change !== kept)
+    const others = props.changes.filter((change) => change !== only)
     const before = props.session.draft.value
     // Put aside first: what is taken out of the draft is never only on the screen.
-    asides.value = await call(putAside, { params: { prompt: props.promptId }, body: { base, asides: others.map(({ difference, edit }) => ({ id: crypto.randomUUID(), says: sayDifference(difference, engines.named).slice(0, 1_000), edit })) } })
-    const mine = asides.value.slice(0, others.length)
-    props.session.apply(editBetween(props.session.draft.value, applyEdit(base, kept.edit)))
-    notices.show(`Only “${say(kept)}” is kept; ${counted(others.length, 'other change')} put aside.`, {
+    const kept = await call(putAside, { params: { prompt: props.promptId }, body: { base, asides: others.map(({ difference, edit }) => ({ id: crypto.randomUUID(), says: sayDifference(difference, engines.named).slice(0, 1_000), edit })) } })
+    put(kept)
+    const mine = kept.slice(0, others.length)
+    props.session.apply(editBetween(props.session.draft.value, applyEdit(base, only.edit)))
+    notices.show(`Only “${say(only)}” is kept; ${counted(others.length, 'other change')} put aside.`, {
       action: {
         label: 'Undo',
         run: () => {

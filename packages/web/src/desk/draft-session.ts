@@ -36,8 +36,8 @@ export function useDraftSession(prompt: Prompt) {
   const phrases = usePhrases()
   const rules = useRules()
   const vocabulary = useGlossary()
-  void phrases.load(prompt.projectId).catch(() => undefined)
-  void rules.load(prompt.projectId).catch(() => undefined)
+  void phrases.load(prompt.projectId)
+  void rules.load(prompt.projectId)
   // Not needed to begin to write: loaded once the page stands.
   void vocabulary.load(prompt.projectId).catch(() => undefined)
   const client = crypto.randomUUID()

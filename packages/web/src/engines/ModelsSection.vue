@@ -12,7 +12,7 @@ import ModelForm from './ModelForm.vue'
 const models = useModels()
 const notices = useNotices()
 const task = useTask()
-void models.load().catch(notices.showError)
+void models.load()
 const open = ref('')
 const tried = shallowRef<{ id: string; said: string | null; tookMs: number; problem: string | null }>()
 const trying = ref('')

@@ -2,6 +2,7 @@
 import { FACETS, type GlossaryEntry } from '@idolon/core'
 import { reactive } from 'vue'
 import { needed } from '../shared/field-rules.ts'
+import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** Writes a term, or corrects one; lists are words with commas. */
 const props = defineProps<{ entry?: GlossaryEntry | undefined; projectName: string | undefined }>()
@@ -32,7 +33,7 @@ function save(): void {
 
 <template>
   <form class="form" @submit.prevent="save" @keydown.escape.stop="emit('cancel')">
-    <v-text-field v-model="form.term" label="Term" :rules="[needed]" maxlength="80" pattern=".*\S.*" autofocus />
+    <v-text-field v-model="form.term" label="Term" :rules="[needed]" maxlength="80" pattern=".*\S.*" v-focus-first />
     <v-select v-model="form.facet" label="Facet" :items="FACETS" />
     <v-text-field v-model="form.does" label="What it does to a picture, in one sentence" :rules="[needed]" maxlength="300" pattern=".*\S.*" class="wide" />
     <v-text-field v-model="form.broader" label="Kind of" maxlength="80" />

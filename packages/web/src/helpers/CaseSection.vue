@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { type CaseRun, type CaseSide, type HelperWhole, listCaseRuns, readCaseRun, removeCase, saveCase, startCaseRun, stopCaseRun, type SavedCase } from '@idolon/contract'
+import { type CaseRun, type CaseSide, type HelperWhole, listCaseRuns, removeCase, saveCase, startCaseRun, stopCaseRun, type SavedCase } from '@idolon/contract'
 import { costOf, type HelperCase } from '@idolon/core/helper'
 import { computed, ref, shallowRef } from 'vue'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayAmounts, sayWhen } from '../shared/said.ts'
 import { useModels } from '../stores/models.ts'
@@ -21,7 +21,14 @@ const notices = useNotices()
 const task = useTask()
 const id = computed(() => props.whole.helper.id)
 const writing = shallowRef<{ id: string; start: HelperCase }>()
-const runs = shallowRef<CaseRun[]>([])
+const { data, put: putAll } = usePageData({
+  key: () => ['case runs', id.value],
+  read: (signal) => call(listCaseRuns, { params: { helper: id.value }, signal }),
+  on: (event, list) => event.caseRunId !== undefined && (list?.some((one) => one.id === event.caseRunId) ?? false),
+  gatherMs: 150,
+})
+const runs = computed(() => data.value ?? [])
+const put = (now: CaseRun) => putAll(runs.value.some((one) => one.id === now.id) ? runs.value.map((one) => (one.id === now.id ? now : one)) : [now, ...runs.value])
 const shown = ref('')
 const run = computed(() => runs.value.find((one) => one.id === shown.value) ?? runs.value[0])
 const first = ref<CaseSide>({ version: props.whole.helper.current, model: models.usual })
@@ -35,18 +42,6 @@ const cost = computed(() => sayAmounts(sides.value.flatMap(({ model }) => {
   return profile ? [{ unit: profile.costUnit, amount: props.whole.cases.length * Math.round(costOf(profile, 650, 180) / 50) * 50 }] : []
 }).reduce<{ unit: string; amount: number }[]>((sums, one) => (sums.some(({ unit }) => unit === one.unit) ? sums.map((sum) => (sum.unit === one.unit ? { ...sum, amount: sum.amount + one.amount } : sum)) : [...sums, one]), [])))
 
-const load = () => call(listCaseRuns, { params: { helper: id.value } }).then((list) => (runs.value = list))
-void load().catch(() => undefined)
-let timer: ReturnType<typeof setTimeout> | undefined
-onChange((event) => {
-  if (event === 'reset') void load().catch(() => undefined)
-  else if (event.caseRunId && runs.value.some((one) => one.id === event.caseRunId)) {
-    const which = event.caseRunId
-    clearTimeout(timer)
-    timer = setTimeout(() => void call(readCaseRun, { params: { run: which } }).then(put, () => undefined), 150)
-  }
-})
-const put = (now: CaseRun) => (runs.value = runs.value.some((one) => one.id === now.id) ? runs.value.map((one) => (one.id === now.id ? now : one)) : [now, ...runs.value])
 const start = () =>
   task(async () => {
     const project = await projects.currentOrFirst()

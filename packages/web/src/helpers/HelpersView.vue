@@ -4,8 +4,8 @@ import { inPresentWords } from '@idolon/core'
 import type { HelperBody } from '@idolon/core/helper'
 import { computed, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { hasShape } from '../api/shapes.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { download, fileName } from '../shared/download.ts'
@@ -24,22 +24,16 @@ const router = useRouter()
 const helpers = useHelpers()
 const notices = useNotices()
 const task = useTask()
-void Promise.all([helpers.load(), useModels().load(), useEngines().load()]).catch(notices.showError)
-const whole = shallowRef<HelperWhole>()
+void Promise.all([helpers.load(), useModels().load(), useEngines().load()])
 const writing = shallowRef<{ body: HelperBody; isNew: boolean }>()
 const id = computed(() => String(route.params['helper'] ?? '') || helpers.all[0]?.id)
 
-const load = async (which: string | undefined) => {
-  if (which) whole.value = await call(readHelper, { params: { helper: which } })
-}
-watch(id, (which) => {
-  writing.value = undefined
-  whole.value = undefined
-  void task(() => load(which))
-}, { immediate: true })
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'helpers') void load(id.value).catch(() => undefined)
+const { data: whole, put, missing } = usePageData({
+  key: () => (id.value ? ['helper', id.value] : undefined),
+  read: (signal) => call(readHelper, { params: { helper: id.value! }, signal }),
+  on: ({ kind }) => kind === 'helpers',
 })
+watch(id, () => (writing.value = undefined))
 const BLANK: HelperBody = { name: '', does: '', instruction: 'Change this prompt.\n\n{{ prompt }}\n\nNo praise, no lead-in, no settings.', answer: 'prompt', inputs: [], examples: [], model: null, temperature: 0.7, tags: [] }
 
 const save = (body: HelperBody, why: string, use: boolean) =>
@@ -52,20 +46,21 @@ const save = (body: HelperBody, why: string, use: boolean) =>
       return
     }
     if (!whole.value) return
-    whole.value = await call(saveHelperVersion, { params: { helper: whole.value.helper.id }, body: { body, why, use } })
+    const saved = await call(saveHelperVersion, { params: { helper: whole.value.helper.id }, body: { body, why, use } })
+    put(saved)
     writing.value = undefined
     await helpers.read()
-    notices.show(`Version ${whole.value.versions[0]?.number} is kept${use ? ' and used from now on' : ''}. Its cases say whether it is better.`)
+    notices.show(`Version ${saved.versions[0]?.number} is kept${use ? ' and used from now on' : ''}. Its cases say whether it is better.`)
   })
 const use = (version: HelperVersion) =>
   task(async () => {
     const before = whole.value?.helper
     if (!before) return
-    whole.value = await call(changeHelper, { params: { helper: before.id }, body: { current: version.number } })
+    put(await call(changeHelper, { params: { helper: before.id }, body: { current: version.number } }))
     await helpers.read()
-    notices.show(`Version ${version.number} is used from now on.`, { action: { label: 'Undo', run: () => void task(async () => (whole.value = await call(changeHelper, { params: { helper: before.id }, body: { current: before.current } }))) } })
+    notices.show(`Version ${version.number} is used from now on.`, { action: { label: 'Undo', run: () => void task(async () => put(await call(changeHelper, { params: { helper: before.id }, body: { current: before.current } }))) } })
   })
-const sayWhy = (number: number, text: string) => task(async () => whole.value && (whole.value = await call(changeHelper, { params: { helper: whole.value.helper.id }, body: { why: { number, text } } })))
+const sayWhy = (number: number, text: string) => task(async () => whole.value && put(await call(changeHelper, { params: { helper: whole.value.helper.id }, body: { why: { number, text } } })))
 const exportOf = (one: HelperWhole): HelperExport => ({ format: 'idolon-helpers-1', helpers: [{ body: one.helper.body, why: one.versions.find(({ number }) => number === one.helper.current)?.why ?? '', cases: one.cases.map((saved) => saved.case) }] })
 const takeOut = (one: HelperWhole) => download(fileName(one.helper.body.name, 'json'), `${JSON.stringify(exportOf(one), null, 2)}\n`)
 const add = (given: HelperExport) =>
@@ -139,7 +134,7 @@ const remove = ({ id: which, body }: Helper) =>
           <v-btn variant="text" @click="takeOut(whole)">Export as JSON</v-btn>
           <v-btn v-if="!whole.helper.shipped" variant="text" @click="remove(whole.helper)">Delete</v-btn>
         </p>
-        <CaseSection :key="whole.helper.id" :whole="whole" @changed="whole = $event" />
+        <CaseSection :key="whole.helper.id" :whole="whole" @changed="put" />
         <HelperVersions :whole="whole" @use="use" @why="sayWhy" />
       </article>
     </div>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { type LedgerBy, type LedgerSum, type Project, sumLedger } from '@idolon/contract'
+import { type LedgerBy, type Project, sumLedger } from '@idolon/contract'
 import { scaleBand, scaleLinear } from 'd3'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
-import { useTask } from '../notices/notices.ts'
+import { usePageData } from '../api/page-data.ts'
 import { counted, sayAmounts } from '../shared/said.ts'
 import { sayMoney, worth } from './money.ts'
 
@@ -13,18 +12,15 @@ import { sayMoney, worth } from './money.ts'
 const props = defineProps<{ project: Project }>()
 const BY: Record<Exclude<LedgerBy, 'project'>, string> = { day: 'by day', engine: 'by engine or model', prompt: 'by prompt' }
 const by = ref<keyof typeof BY>('day')
-const sums = shallowRef<LedgerSum[]>([])
-const task = useTask()
-const router = useRouter()
-const load = () => call(sumLedger, { params: { by: by.value }, query: { project: props.project.id } }).then((list) => (sums.value = list))
-watch([by, () => props.project.id], () => void task(load), { immediate: true })
-let soon: ReturnType<typeof setTimeout> | undefined
-onChange((event) => {
-  if (event !== 'reset' && event.kind !== 'proof' && event.kind !== 'run' && event.kind !== 'turn') return
-  clearTimeout(soon)
-  soon = setTimeout(() => void load().catch(() => undefined), 800)
+const { data } = usePageData({
+  key: () => ['ledger sums', props.project.id, by.value],
+  read: (signal) => call(sumLedger, { params: { by: by.value }, query: { project: props.project.id }, signal }),
+  on: ({ kind }) => kind === 'proof' || kind === 'run' || kind === 'turn',
+  gatherMs: 800,
+  keepBefore: true,
 })
-
+const sums = computed(() => data.value ?? [])
+const router = useRouter()
 interface Line {
   key: string
   label: string

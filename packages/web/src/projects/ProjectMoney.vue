@@ -12,7 +12,7 @@ const props = defineProps<{ project: Project }>()
 const emit = defineEmits<{ changed: [project: Project] }>()
 const engines = useEngines()
 const models = useModels()
-void models.load().catch(() => undefined)
+void models.load()
 const notices = useNotices()
 const task = useTask()
 

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { type LedgerEntry, type Amount, type PromptSummary, readLedger, searchShelf } from '@idolon/contract'
-import { computed, ref, watch } from 'vue'
+import { type ChangeEvent, readLedger, searchShelf } from '@idolon/contract'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
-import { ApiProblem } from '../api/problem.ts'
+import { usePageData } from '../api/page-data.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -25,31 +24,12 @@ const task = useTask()
 const { fromNothing } = useNewPrompt()
 const id = computed(() => String(route.params['project'] ?? ''))
 const project = computed(() => projects.byId(id.value))
-const prompts = ref<PromptSummary[]>([])
-const total = ref(0)
-const ledger = ref<{ totals: Amount[]; entries: LedgerEntry[] }>()
-const missing = ref(false)
 const worthOf = sayMoney.worth
-
-async function load(): Promise<void> {
-  try {
-    const params = { project: id.value }
-    ledger.value = await call(readLedger, { params })
-    const found = await call(searchShelf, { query: { project: id.value, limit: 40, each: true } })
-    prompts.value = found.rows
-    total.value = found.total
-  } catch (error) {
-    missing.value = error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')
-    if (!missing.value) notices.showError(error)
-  }
-}
-watch(id, () => void load(), { immediate: true })
-let soon: ReturnType<typeof setTimeout> | undefined
-onChange((event) => {
-  if (event !== 'reset' && event.kind === 'draft') return
-  clearTimeout(soon)
-  soon = setTimeout(() => void load(), 500)
-})
+const notDraft = ({ kind }: ChangeEvent) => kind !== 'draft'
+const { data: ledger, missing } = usePageData({ key: () => ['ledger', id.value], read: (signal) => call(readLedger, { params: { project: id.value }, signal }), on: notDraft, gatherMs: 500 })
+const { data: found } = usePageData({ key: () => ['prompts of', id.value], read: (signal) => call(searchShelf, { query: { project: id.value, limit: 40, each: true }, signal }), on: notDraft, gatherMs: 500 })
+const prompts = computed(() => found.value?.rows ?? [])
+const total = computed(() => found.value?.total ?? 0)
 /** The name as it is being typed; what is read anew meanwhile must not take it away. */
 const typed = ref<string>()
 async function rename(): Promise<void> {
@@ -85,7 +65,8 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
     </header>
     <section aria-labelledby="prompts-title">
       <h2 id="prompts-title">Prompts</h2>
-      <p v-if="prompts.length === 0" class="soft">None yet.</p>
+      <v-skeleton-loader v-if="!found" type="list-item-two-line@3" />
+      <p v-else-if="prompts.length === 0" class="soft">None yet. Write the first; it is tried, judged and kept here.</p>
       <PromptRow v-for="prompt in prompts" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" :project="false" />
       <p class="row-actions after">
         <v-btn v-if="!project.archivedAt" color="primary" variant="flat" @click="write">New prompt</v-btn>

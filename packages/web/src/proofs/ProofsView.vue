@@ -79,7 +79,7 @@ const scope = computed(() => {
         <v-select v-if="!promptId && !runId" label="Project" :model-value="text('project')" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" @update:model-value="set('project', $event)" />
         <RouterLink v-else to="/proofs">All proofs</RouterLink>
         <VerdictFilter :verdict="verdict" @change="set('verdict', $event)" />
-        <v-slider v-model="height" label="Size" :min="96" :max="320" :step="8" class="size" />
+        <v-slider v-model="height" label="Size" name="Size" :min="96" :max="320" :step="8" class="size" />
         <span class="soft" role="status">{{ runs === undefined ? 'Looking …' : counted(shown, 'proof') }}</span>
       </div>
     </header>

@@ -192,7 +192,7 @@ useActions(() => [
         <template v-if="arrangement.kind === 'options' && factors.length > 1">
           <v-select v-for="side in (['rows', 'columns'] as const)" :key="side" :label="side" :model-value="layout[side]" :items="factors" @update:model-value="set(side, $event)" />
         </template>
-        <v-slider v-model="height" label="Size" :min="56" :max="320" :step="8" class="size" />
+        <v-slider v-model="height" label="Size" name="Size" :min="56" :max="320" :step="8" class="size" />
       </div>
       <div v-if="trial" class="trial">
         <TrialLine :trial="trial.trial" @changed="loadTrial" />

@@ -61,7 +61,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
       <v-btn variant="text" @click="emit('close')">Close</v-btn>
     </header>
     <p v-if="takes.length > 1" class="row-actions takes" role="group" aria-label="Answers">
-      <v-btn v-for="(one, i) in takes" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Take ${i + 1}` }}</v-btn>
+      <v-btn v-for="(one, i) in takes" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">{{ says(one) ? `“${says(one).slice(0, 24)}”` : `Answer ${i + 1}` }}</v-btn>
     </p>
 
     <TwoProposals v-if="pair" :key="pair[0].id + pair[1].id" :turns="pair" :session="session" :around="around" />
@@ -84,7 +84,7 @@ const more = (like: string, unlike: string[]) => turn.value && props.asking.ask(
     <form v-if="canGoOn && !asking.busy.value" class="on" @submit.prevent="send">
       <v-text-field v-model="further" :label="other ? 'Go on, each from its own answer' : 'Go on from this answer'" maxlength="2000" placeholder="shorter; at night; without the dog" />
       <v-btn :disabled="!further.trim()" type="submit">Ask for that</v-btn>
-      <v-btn variant="text" @click="asking.twoMore()">{{ other ? 'One more of each' : 'Two more takes' }}</v-btn>
+      <v-btn variant="text" @click="asking.twoMore()">{{ other ? 'One more of each' : 'Two more answers' }}</v-btn>
     </form>
     <TurnFacts v-for="one in [turn, ...(other ? [other] : [])].filter((each) => !isOpen(each))" :key="one.id" :turn="one" />
   </section>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { type CloseTry, closeTries, readPrompt, readReading, type Reference } from '@idolon/contract'
 import { type Closing, type Draft, hasClosing, type PictureReading, type RespectName } from '@idolon/core'
-import { computed, ref, shallowRef, watch } from 'vue'
-import { onChange } from '../api/changes.ts'
+import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { applyClosing, closingWords, goBackTo } from './apply-closing.ts'
 import { evidenceOf } from './evidence.ts'
@@ -13,15 +13,13 @@ import PictureEvidence from './PictureEvidence.vue'
 const props = defineProps<{ reference: Reference; reading: PictureReading | null }>()
 const task = useTask()
 const notices = useNotices()
-const tries = shallowRef<CloseTry[]>([])
 const chosen = ref<string>()
-const load = async () => {
-  if (props.reference.stage === 'read') tries.value = await call(closeTries, { params: { reference: props.reference.id } })
-}
-watch(() => [props.reference.id, props.reference.stage], () => void task(load), { immediate: true })
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'reference' || event.kind === 'proof') void load().catch(() => undefined)
+const { data } = usePageData({
+  key: () => (props.reference.stage === 'read' ? ['tries towards', props.reference.id] : undefined),
+  read: (signal) => call(closeTries, { params: { reference: props.reference.id }, signal }),
+  on: ({ kind }) => kind === 'reference' || kind === 'proof',
 })
+const tries = computed(() => data.value ?? [])
 
 const NAMES: Record<RespectName, string> = { medium: 'medium', palette: 'palette', key: 'key', contrast: 'contrast', temperature: 'temperature', saturation: 'saturation', light: 'light', framing: 'framing', things: 'things', focus: 'depth of field', horizon: 'horizon', lettering: 'lettering', format: 'format', layout: 'the whole' }
 const percent = (share: number) => Math.round(share * 100)
@@ -44,12 +42,12 @@ const moved = (respect: RespectName, close: number): string => {
 }
 
 /** What the draft has by now, so that nothing is proposed that it says. */
-const draft = shallowRef<Draft>()
-const readDraft = async (promptId: string) => {
-  const prompt = await call(readPrompt, { params: { prompt: promptId } })
-  if (promptId === one.value?.promptId) draft.value = prompt.draft
-}
-watch(() => one.value?.promptId, (promptId) => promptId && void readDraft(promptId).catch(() => undefined), { immediate: true })
+const { data: prompt, load: readDraft } = usePageData({
+  key: () => one.value && ['prompt', one.value.promptId],
+  read: (signal) => call(readPrompt, { params: { prompt: one.value!.promptId }, signal }),
+  on: (event) => event.kind === 'draft' && event.promptId === one.value?.promptId,
+})
+const draft = computed(() => prompt.value?.draft)
 /** So much further is no chance. */
 const FURTHER = 0.015
 const MOST_ADVICE = 5
@@ -61,7 +59,7 @@ const apply = (closing: Closing) =>
     if (!one.value) return
     const { promptId } = one.value
     await applyClosing(promptId, closing, props.reference)
-    await readDraft(promptId)
+    await readDraft()
     notices.show('It is in the draft now. Try it, and see here whether the difference shrank.')
   })
 
@@ -75,24 +73,17 @@ const closer = computed(() => {
 const goBack = ({ promptId, version }: CloseTry) =>
   task(async () => {
     await goBackTo(promptId, version)
-    await readDraft(promptId)
+    await readDraft()
     notices.show(`The draft is as version ${version} was. Its history keeps what was undone.`)
   })
 
 /** Each respect by the fact whose evidence shows it. */
 const SHOWN_BY: Partial<Record<RespectName, string>> = { light: 'lightSide', framing: 'shot' }
 const shown = ref<RespectName>()
-const proofReading = shallowRef<PictureReading>()
-watch(
-  () => (shown.value ? one.value?.sha256 : undefined),
-  (sha256) => {
-    proofReading.value = undefined
-    if (sha256) void task(async () => {
-      const reading = await call(readReading, { params: { sha256 } })
-      if (sha256 === one.value?.sha256) proofReading.value = reading
-    })
-  },
-)
+const { data: proofReading } = usePageData({
+  key: () => (shown.value && one.value?.sha256 ? ['reading', one.value.sha256] : undefined),
+  read: (signal) => call(readReading, { params: { sha256: one.value!.sha256! }, signal }),
+})
 const evidence = (reading: PictureReading | null | undefined) => {
   if (!shown.value || !reading) return undefined
   const fact = SHOWN_BY[shown.value] ?? shown.value

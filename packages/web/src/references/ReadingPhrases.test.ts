@@ -67,8 +67,7 @@ describe('what is said of a picture', () => {
     await wrapper.get('li input').trigger('keydown', { key: 'Enter' })
     call.mockResolvedValue({ captions, rows: [...rows, row('light', 'soft light', { saidBy: ['flourish'], stand: 'unmeasured', evidence: null })] })
     heard.tell({ kind: 'turn' })
-    await flushPromises()
-    expect(wrapper.text()).toContain('soft light')
+    await vi.waitFor(() => expect(wrapper.text()).toContain('soft light'))
     expect(wrapper.get('.saying').text()).toBe('an old dog')
   })
 

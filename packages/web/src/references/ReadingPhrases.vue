@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { type Agreement, readAgreement, type ReferenceWhole } from '@idolon/contract'
+import { readAgreement, type ReferenceWhole } from '@idolon/contract'
 import { type AgreementRow, type Borrowed, type Facet, FACETS, SWAP_FACET, type SwapPart } from '@idolon/core'
-import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useTask } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useGlossary } from '../stores/glossary.ts'
@@ -12,6 +12,7 @@ import { beginFromReading } from './begin-from-reading.ts'
 import PartFromPhrases from '../series/PartFromPhrases.vue'
 import CaptionAsking from './CaptionAsking.vue'
 import SwapFields from './SwapFields.vue'
+import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** What is said of a picture, facet by facet: who says it and how it stands, each to take, change or leave; what is taken begins a prompt. */
 const props = defineProps<{ whole: ReferenceWhole; shown: string | undefined }>()
@@ -22,15 +23,11 @@ const engines = useEngines()
 const glossary = useGlossary()
 onMounted(() => void task(() => glossary.load(props.whole.reference.projectId)))
 
-const agreement = shallowRef<Agreement>()
-const load = async () => {
-  const { id } = props.whole.reference
-  const came = await call(readAgreement, { params: { reference: id } })
-  if (id === props.whole.reference.id) agreement.value = came
-}
-watch(() => [props.whole.reference.id, props.whole.reference.stage], () => void task(load), { immediate: true })
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'turn') void load().catch(() => undefined)
+const { data: agreement, load } = usePageData({
+  key: () => ['agreement', props.whole.reference.id, props.whole.reference.stage],
+  read: (signal) => call(readAgreement, { params: { reference: props.whole.reference.id }, signal }),
+  on: ({ kind }) => kind === 'turn',
+  keepBefore: true,
 })
 
 interface Row extends AgreementRow {
@@ -99,7 +96,7 @@ const begin = () =>
 <template>
   <section aria-labelledby="phrases-title" class="phrases">
     <h2 id="phrases-title">What is said of it</h2>
-    <CaptionAsking :reference="whole.reference" :agreement="agreement" @asked="task(load)" />
+    <CaptionAsking :reference="whole.reference" :agreement="agreement" @asked="load" />
     <p v-if="rows.length === 0" class="soft">{{ whole.reading ? 'Nothing in it is settled enough to be said.' : 'Phrases come when the picture is read.' }}</p>
     <template v-else>
       <p class="row-actions">
@@ -110,7 +107,7 @@ const begin = () =>
         <v-btn v-tooltip="`Accept or reject all of ${group.facet}`" variant="text" class="facet" @click="takeFacet(group.facet)">{{ group.facet }}</v-btn>
         <ul>
           <li v-for="row in group.rows" :key="row.key" :class="{ shown: row.evidence && shown === row.evidence }">
-            <v-text-field v-if="row.changing" v-model="row.text" :label="`${row.facet}, in your words`" autofocus @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
+            <v-text-field v-if="row.changing" v-model="row.text" :label="`${row.facet}, in your words`" v-focus-first @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
             <v-btn v-else-if="row.evidence" v-tooltip="'Show what was measured'" variant="text" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" class="words lines" @click="emit('show', row.evidence)">{{ row.text }}</v-btn>
             <span v-else class="words" :class="{ taken: row.taken && !isSwapped(row) }">{{ row.text }}</span>
             <span class="soft sure" :title="sure(row)">{{ row.confidence === null ? '' : `${Math.round(row.confidence * 100)} %` }}</span>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { addReference, changeReference, deleteReference, listReferences, putBack, readReference, listBin, type Reference, type ReferenceWhole } from '@idolon/contract'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { addReference, changeReference, deleteReference, listReferences, putBack, readReference, listBin, type Reference } from '@idolon/contract'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
-import { onChange } from '../api/changes.ts'
-import { ApiProblem, messageOf } from '../api/problem.ts'
+import { usePageData } from '../api/page-data.ts'
+import { messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { useIncomingPictures } from '../proofs/incoming-pictures.ts'
@@ -28,43 +28,27 @@ const router = useRouter()
 const projects = useProjects()
 const notices = useNotices()
 const task = useTask()
-void useEngines().load().catch(notices.showError)
+void useEngines().load()
 
-const all = shallowRef<Reference[]>()
-const whole = shallowRef<ReferenceWhole>()
+const { data: all, load } = usePageData({
+  key: () => projects.current && ['references', projects.current.id],
+  read: (signal) => call(listReferences, { query: { project: projects.current!.id }, signal }),
+  on: ({ kind }) => kind === 'reference',
+})
 const shown = ref<string>()
 const busy = ref(0)
 const id = computed(() => String(route.params['reference'] ?? '') || all.value?.[0]?.id)
-
-const load = async () => {
-  const project = projects.current
-  if (project) all.value = await call(listReferences, { query: { project: project.id } })
-}
-const missing = ref(false)
-const loadOne = async (which: string) => {
-  missing.value = false
-  try {
-    const read = await call(readReference, { params: { reference: which } })
-    if (which !== id.value) return
-    whole.value = read
-    // One that is opened by its address may be another project's: the list beside it is then that one's.
-    if (read.reference.projectId !== projects.current?.id) projects.chosen = read.reference.projectId
-  } catch (error) {
-    if (error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')) missing.value = true
-    else throw error
-  }
-}
-watch(() => projects.current?.id, () => void task(load), { immediate: true })
-watch(id, (which) => {
-  shown.value = undefined
-  if (whole.value?.reference.id !== which) whole.value = undefined
-  if (which) void task(() => loadOne(which))
-}, { immediate: true })
-onChange((event) => {
-  if (event !== 'reset' && event.kind !== 'reference') return
-  void load().catch(() => undefined)
-  if (id.value && (event === 'reset' || event.referenceId === id.value)) void loadOne(id.value).catch(() => undefined)
+const { data: whole, missing, put } = usePageData({
+  key: () => (id.value ? ['reference', id.value] : undefined),
+  read: (signal) => call(readReference, { params: { reference: id.value! }, signal }),
+  on: (event) => event.kind === 'reference' && event.referenceId === id.value,
 })
+
+watch(() => whole.value?.reference.projectId, (project) => {
+  // One that is opened by its address may be another project's: the list beside it is then that one's.
+  if (project && project !== projects.current?.id) projects.chosen = project
+})
+watch(id, () => (shown.value = undefined))
 
 const take = (files: readonly File[]) =>
   task(async () => {
@@ -94,7 +78,7 @@ const change = (texts: Partial<Pick<Reference, 'name' | 'source' | 'rights' | 'n
   task(async () => {
     if (!whole.value) return
     const reference = await call(changeReference, { params: { reference: whole.value.reference.id }, body: texts })
-    whole.value = { ...whole.value, reference }
+    put({ ...whole.value, reference })
     await load()
   })
 const remove = ({ id: which, name, picture }: Reference) =>

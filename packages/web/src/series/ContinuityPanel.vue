@@ -1,34 +1,32 @@
 <script setup lang="ts">
 import { readContinuity, saveEdits, type SeriesSlip } from '@idolon/contract'
 import type { SlipKind } from '@idolon/core'
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { OpenSeries } from './use-series.ts'
 import FoldOut from '../shared/FoldOut.vue'
+import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** Where the series does not hold together: a line each with its reason, the scene it shows in, and what would fix it. */
 const props = defineProps<{ open: OpenSeries }>()
 const emit = defineEmits<{ choose: [scene: string] }>()
 const task = useTask()
 const NAMES: Record<SlipKind, string> = { trait: 'Always said', dress: 'Dress', time: 'Time of day', season: 'Season', weather: 'Weather', place: 'Place', absent: 'Missing', alike: 'Too alike', direction: 'Direction', style: 'Style', engine: 'Engine', 'aspect-ratio': 'Aspect ratio', framing: 'Framing', palette: 'Colours', key: 'Light and dark', medium: 'Kind of picture' }
-const slips = shallowRef<SeriesSlip[]>()
-const unread = ref(0)
 const busy = ref(false)
-let again: ReturnType<typeof setTimeout> | undefined
-const load = async () => {
-  const id = props.open.series.value?.id
-  if (!id) return
-  const found = await task(() => call(readContinuity, { params: { series: id } }))
-  if (!found) return
-  slips.value = found.slips
-  unread.value = found.unread
-  clearTimeout(again)
-  if (found.unread) again = setTimeout(() => void load(), 1_500)
-}
-onScopeDispose(() => clearTimeout(again))
-watch(() => props.open.series.value, () => void load(), { immediate: true })
+/** Pictures of which nothing is known yet are being read. */
+const UNREAD_MS = 1_500
+const seriesId = computed(() => props.open.series.value?.id)
+const { data: found, load } = usePageData({
+  key: () => (seriesId.value ? ['continuity', seriesId.value] : undefined),
+  read: (signal) => call(readContinuity, { params: { series: seriesId.value! }, signal }),
+  againMs: (now) => (now?.unread ? UNREAD_MS : undefined),
+})
+watch(() => props.open.series.value, (now, before) => now && before?.id === now.id && void load())
+const slips = computed(() => found.value?.slips)
+const unread = computed(() => found.value?.unread ?? 0)
 const numberOf = (scene: string) => props.open.placeOf(scene) + 1
 const standing = computed(() => slips.value?.filter(({ dismissed }) => dismissed === undefined) ?? [])
 const dismissed = computed(() => slips.value?.filter((slip) => slip.dismissed !== undefined) ?? [])
@@ -80,7 +78,7 @@ async function takeBack({ sceneId, kind, dismissed: because }: SeriesSlip): Prom
         <li v-for="(slip, i) in list" :key="i">
           <span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }}
           <form v-if="dismissing === keyOf(slip)" class="row-actions" @submit.prevent="dismiss(slip, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
-            <v-text-field label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" autofocus />
+            <v-text-field label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" v-focus-first />
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
           <span v-else class="row-actions"><v-btn v-if="slip.fix" variant="text" :disabled="busy" @click="fix(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>

@@ -15,7 +15,7 @@ const props = defineProps<{ projectId: string; story: string; starts: readonly n
 const emit = defineEmits<{ other: [split: { by: string; starts: number[] } | undefined]; take: [starts: number[]] }>()
 const helpers = useHelpers()
 const models = useModels()
-void Promise.all([helpers.load(), models.load()]).catch(() => undefined)
+void Promise.all([helpers.load(), models.load()])
 const asking = useAsking({ projectId: props.projectId, promptId: null, draft: emptyDraft })
 const turn = asking.turn
 const helper = computed(() => helpers.find('split-story'))
@@ -56,8 +56,8 @@ const shared = computed(() => starts.value?.filter((start) => props.starts.inclu
         <p class="row-actions">
           <v-btn :disabled="same(starts, props.starts)" @click="emit('take', starts)">Accept its split</v-btn>
           <v-btn :disabled="same(ours, props.starts)" @click="emit('take', [...ours])">Keep our split</v-btn>
-          <v-btn variant="text" @click="asking.twoMore()">Two more takes</v-btn>
-          <v-btn v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Take {{ i + 1 }}</v-btn>
+          <v-btn variant="text" @click="asking.twoMore()">Two more answers</v-btn>
+          <v-btn v-for="(one, i) in asking.turns.value.length > 1 ? asking.turns.value : []" :key="one.id" variant="text" :aria-pressed="one.id === turn.id" @click="asking.show(one.id)">Answer {{ i + 1 }}</v-btn>
           <v-btn variant="text" @click="asking.close()">Close</v-btn>
         </p>
         <TurnFacts :turn="turn" />

@@ -1,20 +1,21 @@
 <script setup lang="ts">
-import { listParts, type Part } from '@idolon/contract'
+import { listParts } from '@idolon/contract'
 import { PART_KINDS, type PartBody, type PartKind } from '@idolon/core'
-import { computed, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useProjects } from '../stores/projects.ts'
 import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
 /** The characters, places and styles of a project as options: all of a kind, one of them, or what one of them may change into. */
 const emit = defineEmits<{ add: [options: string[]] }>()
 const projects = useProjects()
-const parts = shallowRef<Part[]>([])
-watch(
-  () => projects.current?.id,
-  async (project) => (parts.value = project ? await call(listParts, { query: { project } }).catch(() => []) : []),
-  { immediate: true },
-)
+const { data } = usePageData({
+  key: () => projects.current && ['parts', projects.current.id],
+  read: (signal) => call(listParts, { query: { project: projects.current!.id }, signal }),
+  on: (event) => event.kind === 'parts' && event.projectId === projects.current?.id,
+})
+const parts = computed(() => data.value ?? [])
 const NAMES: Readonly<Record<PartKind, string>> = { character: 'characters', place: 'places', style: 'styles' }
 const said = ({ says }: PartBody) => says.map(({ text }) => text.trim()).filter(Boolean).join(', ').slice(0, 500)
 const groups = computed(() =>

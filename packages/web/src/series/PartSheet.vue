@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { addReference, listProofs, listTrials, makeSheet, type Part, type Proof, type Trial } from '@idolon/contract'
+import { addReference, listProofs, listTrials, makeSheet, type Part, type Proof } from '@idolon/contract'
 import { referenceFor, type ReferenceUse } from '@idolon/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import TrialLine from '../trial/TrialLine.vue'
@@ -15,21 +15,19 @@ const emit = defineEmits<{ reference: [reference: ReferenceUse] }>()
 const router = useRouter()
 const task = useTask()
 const notices = useNotices()
-const proofs = shallowRef<Proof[]>([])
-const trials = shallowRef<Trial[]>([])
 const busy = ref(false)
-const load = async () => {
-  const found = await Promise.all(props.sheets.slice(0, 4).map(({ promptId }) => Promise.all([call(listProofs, { query: { prompt: promptId, limit: 60 } }), call(listTrials, { query: { prompt: promptId, limit: 3 } })])))
-  proofs.value = found.flatMap(([own]) => own.proofs).filter(({ picture, verdict }) => picture && verdict !== 'drop')
-  trials.value = found.flatMap(([, own]) => own)
-}
-watch(() => props.sheets, () => void task(load), { immediate: true })
-let soon: ReturnType<typeof setTimeout> | undefined
-onChange((event) => {
-  if (event !== 'reset' && !((event.kind === 'run' || event.kind === 'proof') && props.sheets.some(({ promptId }) => promptId === event.promptId))) return
-  clearTimeout(soon)
-  soon = setTimeout(() => void load().catch(() => undefined), 400)
+const sheetIds = computed(() => props.sheets.slice(0, 4).map(({ promptId }) => promptId))
+const { data: found, load } = usePageData({
+  key: () => ['sheets', ...sheetIds.value],
+  read: (signal) => Promise.all(sheetIds.value.map(async (prompt) => {
+    const [{ proofs }, trials] = await Promise.all([call(listProofs, { query: { prompt, limit: 60 }, signal }), call(listTrials, { query: { prompt, limit: 3 }, signal })])
+    return { proofs, trials }
+  })),
+  on: (event) => (event.kind === 'run' || event.kind === 'proof') && sheetIds.value.some((prompt) => prompt === event.promptId),
+  gatherMs: 400,
 })
+const proofs = computed(() => (found.value ?? []).flatMap((own) => own.proofs).filter(({ picture, verdict }) => picture && verdict !== 'drop'))
+const trials = computed(() => (found.value ?? []).flatMap((own) => own.trials))
 /** Keepers first. */
 const shown = computed(() => [...proofs.value].sort((a, b) => Number(b.verdict === 'keep') - Number(a.verdict === 'keep')).slice(0, 24))
 const make = () =>
@@ -56,7 +54,7 @@ const take = (proof: Proof) =>
     <h2 id="sheet-title">Sheet</h2>
     <p class="row-actions"><v-btn :disabled="busy || !part.body.says.length" @click="make">{{ sheets.length ? 'Make another sheet' : 'Make a sheet' }}</v-btn><span class="soft">Poses, expressions, dress and angles as a trial plan; the cost is said before it starts.</span></p>
     <p v-for="one in sheets" :key="one.promptId" class="row-actions"><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink><RouterLink class="soft" :to="{ path: `/desk/${one.promptId}/plan`, query: { sheet: part.id } }">plan it</RouterLink></p>
-    <TrialLine v-for="trial in trials" :key="trial.id" :trial="trial" linked @changed="task(load)" />
+    <TrialLine v-for="trial in trials" :key="trial.id" :trial="trial" linked @changed="load" />
     <template v-if="shown.length">
       <p class="soft">{{ counted(shown.length, 'proof') }}, keepers first; press the one that all scenes are to follow.</p>
       <ul>

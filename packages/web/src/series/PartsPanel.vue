@@ -8,6 +8,7 @@ import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { OpenSeries } from './use-series.ts'
 import { needed } from '../shared/field-rules.ts'
+import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** Characters, places and style beside the scenes. */
 const props = defineProps<{ open: OpenSeries }>()
@@ -44,7 +45,7 @@ const add = (kind: PartKind) =>
       </ul>
       <v-select v-if="kind === 'style' && parts.length" label="Style of this series" :model-value="series.style ?? ''" :items="[{ title: 'no style', value: '' }, ...parts.map((part) => ({ title: part.body.name, value: part.id }))]" @update:model-value="open.change({ style: $event || null })" />
       <form v-if="adding === kind" class="row-actions" @submit.prevent="add(kind)">
-        <v-text-field v-model="name" :label="`Name of the ${kind}`" autofocus maxlength="120" :rules="[needed]" @keydown.escape="adding = undefined" />
+        <v-text-field v-model="name" :label="`Name of the ${kind}`" v-focus-first maxlength="120" :rules="[needed]" @keydown.escape="adding = undefined" />
         <v-btn :disabled="!name.trim()" type="submit">Add it</v-btn>
       </form>
       <v-btn v-else variant="text" @click="(adding = kind), (name = '')">Add a {{ kind }}</v-btn>

@@ -99,7 +99,7 @@ const setSeconds = (value: number) => {
         <v-btn color="primary" variant="flat" @click="toggle">{{ playing ? 'Pause' : seconds > 0 && seconds < whole ? 'Go on' : 'Play' }}</v-btn>
         <v-btn :disabled="now.scene === 0" @click="to(now.scene - 1)">Scene before</v-btn>
         <v-btn :disabled="now.scene === scenes.length - 1" @click="to(now.scene + 1)">Scene after</v-btn>
-        <v-slider label="Where it is played" :min="0" :max="whole" :step="0.1" :model-value="seconds" :aria-valuetext="`scene ${shown.number}, ${clock(seconds)} of ${clock(whole)}`" @update:model-value="seconds = $event" />
+        <v-slider label="Where it is played" name="Where it is played" :min="0" :max="whole" :step="0.1" :model-value="seconds" :aria-valuetext="`scene ${shown.number}, ${clock(seconds)} of ${clock(whole)}`" @update:model-value="seconds = $event" />
         <span class="time">{{ clock(seconds) }} of {{ clock(whole) }}</span>
         <v-select v-model="speed" label="Speed" :items="SPEEDS.map((one) => ({ title: one === 1 ? 'as it is' : one < 1 ? 'half' : 'double', value: one }))" />
         <v-checkbox v-model="moves" label="camera moves" />

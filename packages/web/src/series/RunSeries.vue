@@ -25,7 +25,7 @@ const taken = computed(() => scenes.value.filter((scene) => scene.text.trim() &&
 const price = shallowRef<{ said: string; proofs: number }>()
 let latest = 0
 const engines = useEngines()
-void engines.load().catch(() => undefined)
+void engines.load()
 /** Ratios that every engine of the scenes can make. */
 const offered = computed(() => {
   const lists = [...new Set(scenes.value.map(({ engine }) => engine))].flatMap((id) => {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { listSeries, type SeriesSummary } from '@idolon/contract'
+import { listSeries } from '@idolon/contract'
 import { blankScene } from '@idolon/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
-import { onChange } from '../api/changes.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useActions } from '../go-to/actions.ts'
 import { useTask } from '../notices/notices.ts'
 import SavedText from '../shared/SavedText.vue'
@@ -28,7 +28,6 @@ const router = useRouter()
 const projects = useProjects()
 const task = useTask()
 
-const all = shallowRef<SeriesSummary[]>()
 const making = ref(route.query['do'] === 'new')
 const id = computed(() => String(route.params['series'] ?? '') || undefined)
 const open = useSeries(id)
@@ -47,17 +46,18 @@ const chosenId = ref<string>()
 const scene = computed(() => series.value?.scenes.find((one) => one.id === chosenId.value) ?? series.value?.scenes[0])
 const number = computed(() => (scene.value ? open.placeOf(scene.value.id) + 1 : 0))
 
-const load = async () => {
-  all.value = await call(listSeries, { query: projects.current ? { project: projects.current.id } : {} })
-  if (!id.value && !making.value && all.value[0] && route.name === 'series') await router.replace(`/series/${all.value[0].id}`)
-}
-watch(() => [projects.current?.id, id.value], () => void task(load), { immediate: true })
+const { data: all } = usePageData({
+  key: () => ['series', projects.current?.id],
+  read: (signal) => call(listSeries, { query: projects.current ? { project: projects.current.id } : {}, signal }),
+  on: ({ kind }) => kind === 'series',
+})
+watch([all, id], () => {
+  const [newest] = all.value ?? []
+  if (newest && !id.value && !making.value && route.name === 'series') void router.replace(`/series/${newest.id}`)
+}, { immediate: true })
 // Another project has other series.
 watch(() => projects.current?.id, (now, before) => {
   if (before && now && series.value && series.value.projectId !== now) void router.replace('/series')
-})
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'series') void load().catch(() => undefined)
 })
 watch(id, () => (chosenId.value = undefined))
 // A series of another project, opened by its address, takes the project along.

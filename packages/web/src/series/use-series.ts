@@ -1,48 +1,23 @@
 import { addScenes, addSeries, changeScene, changeSeries, chooseProofs, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, putBack, readSeries, type Scene, type Series, splitScene } from '@idolon/contract'
 import type { SceneBody } from '@idolon/core'
-import { computed, type Ref, shallowRef, watch } from 'vue'
-import { onChange } from '../api/changes.ts'
+import { computed, type Ref } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 
 /** A series that is open, and everything that is done with its scenes. Answers come whole, so that what is shown is what is kept. */
 export function useSeries(id: Ref<string | undefined>) {
   const notices = useNotices()
   const task = useTask()
-  const series = shallowRef<Series>()
-  const gone = shallowRef(false)
-
+  const { data: series, missing: gone, load, put } = usePageData<Series>({
+    key: () => (id.value ? ['series', id.value] : undefined),
+    read: (signal) => call(readSeries, { params: { series: id.value! }, signal }),
+    on: (event, open) => (event.kind === 'series' ? event.seriesId === open?.id : event.kind === 'parts' ? event.projectId === open?.projectId : event.kind === 'run' || event.kind === 'proof' || event.kind === 'draft' ? (open?.scenes.some(({ promptId }) => promptId === event.promptId) ?? false) : false),
+  })
   const take = (next: Series | undefined) => {
-    if (next && next.id === id.value) series.value = next
+    if (next && next.id === id.value) put(next)
     return next
   }
-  const load = async () => {
-    const which = id.value
-    if (!which) {
-      series.value = undefined
-      return
-    }
-    take(await call(readSeries, { params: { series: which } }))
-  }
-  watch(
-    id,
-    () => {
-      if (series.value?.id !== id.value) series.value = undefined
-      gone.value = false
-      void task(load).then(() => (gone.value = series.value === undefined && id.value !== undefined))
-    },
-    { immediate: true },
-  )
-  let soon: ReturnType<typeof setTimeout> | undefined
-  onChange((event) => {
-    const open = series.value
-    if (event !== 'reset') {
-      const own = event.kind === 'series' ? event.seriesId === open?.id : event.kind === 'parts' ? event.projectId === open?.projectId : event.kind === 'run' || event.kind === 'proof' || event.kind === 'draft' ? open?.scenes.some(({ promptId }) => promptId === event.promptId) : false
-      if (!own) return
-    }
-    clearTimeout(soon)
-    soon = setTimeout(() => void load().catch(() => undefined), 250)
-  })
 
   const placeOf = (scene: string) => series.value?.scenes.findIndex((one) => one.id === scene) ?? -1
   const order = (ids: string[]) => task(async () => take(await call(changeSeries, { params: { series: series.value!.id }, body: { revision: series.value!.revision, order: ids } })))
@@ -65,7 +40,7 @@ export function useSeries(id: Ref<string | undefined>) {
   return {
     series,
     gone,
-    load: () => task(load),
+    load,
     placeOf,
     order,
     move,

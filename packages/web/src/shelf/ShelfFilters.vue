@@ -14,7 +14,7 @@ const props = defineProps<{ text: (name: SearchName) => string; tags: TagCount[]
 const emit = defineEmits<{ set: [name: SearchName, value: string] }>()
 const projects = useProjects()
 const engines = useEngines()
-void engines.load().catch(() => undefined)
+void engines.load()
 const templates = shallowRef<Template[]>([])
 const COLOURS = ['red', 'orange', 'yellow', 'green', 'blue', 'purple', 'pink', 'brown', 'beige', 'grey', 'black', 'white']
 const MORE: readonly SearchName[] = ['engine', 'kept', 'tried', 'colour', 'template', 'part', 'since', 'until']

@@ -1,20 +1,13 @@
 import { type Engine, listEngines, removeEngine, saveEngine } from '@idolon/contract'
 import { type EngineProfile, findEngine } from '@idolon/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
-import { onChange } from '../api/changes.ts'
+import { computed } from 'vue'
 import { call } from '../api/call.ts'
+import { useKnownList } from './known-list.ts'
 
 export const useEngines = defineStore('engines', () => {
-  const all = shallowRef<Engine[]>([])
+  const { all, load, read } = useKnownList<Engine>('engines', (signal) => call(listEngines, { signal }), ({ kind }) => kind === 'engines')
   const profiles = computed(() => all.value.map(({ profile }) => profile))
-  const read = async () => void (all.value = await call(listEngines, {}))
-  async function load(): Promise<void> {
-    if (all.value.length === 0) await read()
-  }
-  onChange((event) => {
-    if (all.value.length && (event === 'reset' || event.kind === 'engines')) void read().catch(() => undefined)
-  })
   const find = (id: string, revision?: string): EngineProfile | undefined => findEngine(profiles.value, id, revision)
   const isConnected = (profile: EngineProfile | undefined): boolean => all.value.some((engine) => engine.connected && engine.profile.id === profile?.id && engine.profile.revision === profile.revision)
   /** Of every engine the newest revision. */

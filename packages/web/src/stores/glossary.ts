@@ -3,9 +3,9 @@ import { Associations, type AssociationTable, Glossary, type GlossaryEntry } fro
 import associationsUrl from '@idolon/core/tables/associations.json?url'
 import glossaryUrl from '@idolon/core/tables/glossary.json?url'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
-import { onChange } from '../api/changes.ts'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 
 async function table<T>(url: string): Promise<T> {
   const response = await fetch(url)
@@ -19,33 +19,32 @@ export const useGlossary = defineStore('glossary', () => {
   const own = shallowRef<OwnTerm[]>([])
   const associations = shallowRef<Associations>()
   const glossary = computed(() => shipped.value && new Glossary(shipped.value, own.value.map(({ entry }) => entry)))
-  let project: string | undefined
-
-  const readOwn = async () => {
-    const asked = project
-    const found = await call(listTerms, { query: asked ? { project: asked } : {} })
-    if (asked === project) own.value = found
-  }
+  /** Undefined: nothing was asked for yet; empty: none but those of all projects. */
+  const project = ref<string>()
+  const page = usePageData({
+    key: () => (project.value === undefined ? undefined : ['terms', project.value]),
+    read: (signal) => call(listTerms, { query: project.value ? { project: project.value } : {}, signal }),
+    on: ({ kind }) => kind === 'terms',
+  })
+  watch(page.data, (found) => (own.value = found ?? []), { flush: 'sync' })
+  /** @throws where the tables that ship could not be loaded; what goes wrong with the project's own terms is said. */
   async function load(projectId: string | undefined): Promise<void> {
-    project = projectId
+    project.value = projectId ?? ''
     const missing = shipped.value
       ? []
       : [
           table<GlossaryEntry[]>(glossaryUrl).then((entries) => (shipped.value = entries)),
           table<AssociationTable>(associationsUrl).then((rows) => (associations.value = new Associations(rows))),
         ]
-    await Promise.all([readOwn(), ...missing])
+    await Promise.all([page.load(), ...missing])
   }
-  onChange((event) => {
-    if (shipped.value && (event === 'reset' || event.kind === 'terms')) void readOwn().catch(() => undefined)
-  })
   async function add(projectId: string | null, entries: GlossaryEntry[]): Promise<void> {
     await call(addTerms, { body: { projectId, entries } })
-    await readOwn()
+    await page.load()
   }
   async function remove(term: OwnTerm): Promise<void> {
     await call(removeTerm, { params: { term: term.id } })
-    await readOwn()
+    await page.load()
   }
   return { glossary, own, associations, load, add, remove }
 })

@@ -2,20 +2,13 @@ import { listModels, type Model } from '@idolon/contract'
 import type { ModelProfile } from '@idolon/core/helper'
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
-import { onChange } from '../api/changes.ts'
+import { computed } from 'vue'
 import { call } from '../api/call.ts'
+import { useKnownList } from './known-list.ts'
 
 /** The language models, and which of them the writer uses. */
 export const useModels = defineStore('models', () => {
-  const all = shallowRef<Model[]>([])
-  const read = async () => void (all.value = await call(listModels, {}))
-  async function load(): Promise<void> {
-    if (all.value.length === 0) await read()
-  }
-  onChange((event) => {
-    if (all.value.length && (event === 'reset' || event.kind === 'models')) void read().catch(() => undefined)
-  })
+  const { all, load, read } = useKnownList<Model>('models', (signal) => call(listModels, { signal }), ({ kind }) => kind === 'models')
   const usable = computed(() => all.value.filter(({ connected }) => connected))
   const kept = useLocalStorage('idolon.model', 'quoin')
   /** The one that is asked where a helper names none. */

@@ -37,7 +37,7 @@ async function decide(take: readonly TemplateOffer[], leave: readonly TemplateOf
   <section v-if="whole.made.length" class="made" aria-labelledby="made-title">
     <h3 id="made-title">Made from it <span class="soft">{{ counted(whole.made.length, 'draft') }}, {{ whole.template.keepers ? `${whole.template.keepers} kept` : 'none kept yet' }}</span></h3>
     <div v-if="offers.length" class="offers">
-      <p><strong>The template has changed since {{ counted(offers.length, 'draft') }} {{ offers.length === 1 ? 'was' : 'were' }} made.</strong> <v-btn v-if="offers.some(({ meets }) => meets)" :disabled="busy" @click="decide(offers.filter(({ meets }) => meets), [])">Take the change in all that it fits</v-btn> <v-btn variant="text" :disabled="busy" @click="decide([], offers)">Reject all</v-btn></p>
+      <p><strong>The template has changed since {{ counted(offers.length, 'draft') }} {{ offers.length === 1 ? 'was' : 'were' }} made.</strong> <v-btn v-if="offers.some(({ meets }) => meets)" :disabled="busy" @click="decide(offers.filter(({ meets }) => meets), [])">Accept the change in all that it fits</v-btn> <v-btn variant="text" :disabled="busy" @click="decide([], offers)">Reject all</v-btn></p>
       <ul>
         <li v-for="offer in offers" :key="offer.promptId" class="offer">
           <RouterLink :to="`/desk/${offer.promptId}`">{{ offer.title }}</RouterLink>

@@ -44,7 +44,7 @@ void task(async () => {
   const read = await call(readPrompt, { params: { prompt: promptId } })
   prompt.value = read
   planName.value = read.title
-  void projectPhrases.load(read.projectId).catch(() => undefined)
+  void projectPhrases.load(read.projectId)
   phrases.value = (await reading.ask('read', { text: read.draft.text })).phrases
   const sheet = route.query['sheet']
   if (typeof sheet === 'string') {

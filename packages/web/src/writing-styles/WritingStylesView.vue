@@ -4,7 +4,7 @@ import { type WritingStyleBody, styleInWords, MAX_EXAMPLES, MIN_EXAMPLES } from 
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
-import { onChange } from '../api/changes.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
@@ -24,7 +24,11 @@ const task = useTask()
 const reading = new ReadingClient(startReadingWorker)
 onScopeDispose(() => reading.stop())
 
-const all = shallowRef<WritingStyle[]>()
+const { data: all, load } = usePageData({
+  key: () => ['writing styles', projects.current?.id],
+  read: (signal) => call(listWritingStyles, { query: projects.current ? { project: projects.current.id } : {}, signal }),
+  on: ({ kind }) => kind === 'writing-styles',
+})
 const learning = ref<string>()
 const writing = shallowRef<{ id: string; body: WritingStyleBody; projectId: string | null; isNew: boolean }>()
 /** The draft that is to be written in a writing style, when one was brought along. */
@@ -33,13 +37,6 @@ const id = computed(() => String(route.params['writingStyle'] ?? '') || all.valu
 const writingStyle = computed(() => all.value?.find((one) => one.id === id.value))
 const texts = computed(() => textsIn(learning.value ?? '', MAX_EXAMPLES + 1))
 
-const load = async () => {
-  all.value = await call(listWritingStyles, { query: projects.current ? { project: projects.current.id } : {} })
-}
-watch(() => projects.current?.id, () => void task(load), { immediate: true })
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'writing-styles') void load().catch(() => undefined)
-})
 watch(id, () => (writing.value = undefined))
 if (route.query['do'] === 'learn') learning.value = ''
 if (typeof route.query['from'] === 'string') {

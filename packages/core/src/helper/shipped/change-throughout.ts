@@ -4,7 +4,7 @@ import { aCase, helper } from './shipped-helper.ts'
 export const changeThroughout = helper(
   'change-throughout',
   {
-    name: 'Carry over',
+    name: 'Change throughout',
     does: 'Carries a change told in words through every phrase that it touches, and only through those.',
     answer: 'prompt',
     inputs: [{ key: 'change', label: 'The same, but', kind: 'text', needed: true, hint: 'at night in rain' }],

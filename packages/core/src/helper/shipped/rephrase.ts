@@ -4,7 +4,7 @@ import { aCase, helper } from './shipped-helper.ts'
 export const rephrase = helper(
   'rephrase',
   {
-    name: 'Say otherwise',
+    name: 'Rephrase',
     does: 'Says one phrase in five other ways that fit the rest.',
     answer: 'alternatives',
     inputs: [
