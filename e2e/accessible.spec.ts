@@ -67,7 +67,7 @@ test('axe finds nothing to fault in any view, nor in the contrasts of its dark t
       await expect(page.getByRole('button', { name: 'Accept all' })).toBeVisible({ timeout: 20_000 })
       await look('Desk, proposal')
       await page.getByRole('button', { name: 'Reject all' }).click()
-      await page.getByRole('button', { name: 'Close' }).click()
+      await page.getByRole('button', { name: 'Close', exact: true }).click()
       await page.getByRole('tab', { name: 'Output' }).click()
       await page.getByRole('button', { name: 'Beside other engines' }).click()
       await page.waitForTimeout(600)

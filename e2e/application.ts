@@ -62,8 +62,9 @@ export const textOf = (page: Page) => page.getByRole('textbox', { name: 'Text of
 /** Chooses in a field with a list: opened by a press, chosen by its words. */
 export async function choose(page: Page, field: string | Locator, option: string | RegExp): Promise<void> {
   const box = typeof field === 'string' ? page.getByRole('combobox', { name: field, exact: true }).first() : field
-  // What is chosen stands over the field that has the name.
-  await box.click({ force: true })
+  // What is chosen stands over the field that has the name: a press there would not be the field's.
+  await box.focus()
+  await page.keyboard.press('ArrowDown')
   await page.getByRole('option', { name: option, ...(typeof option === 'string' ? { exact: true } : {}) }).last().click()
 }
 /** A press that opens the browser's own dialog for files. */

@@ -32,7 +32,7 @@ async function takeSome(page: Page, count: number): Promise<void> {
   }
   if ((await leaveButtons(page).count()) > 0) await place(page).getByRole('button', { name: 'Reject all' }).click()
   await expect(place(page).getByText(/^Decided: /)).toBeVisible()
-  await place(page).getByRole('button', { name: 'Close' }).click()
+  await place(page).getByRole('button', { name: 'Close', exact: true }).click()
 }
 
 test('from one word to a kept proof with four helpers on the way, each proposal partly taken', async ({ page }) => {
@@ -46,7 +46,7 @@ test('from one word to a kept proof with four helpers on the way, each proposal 
   await question.nth(0).getByRole('button').first().click()
   await question.nth(1).getByRole('button').first().click()
   await expect.poll(async () => (await promptNow(id)).draft.text.split(', ').length).toBeGreaterThan(2)
-  await place(page).getByRole('button', { name: 'Close' }).click()
+  await place(page).getByRole('button', { name: 'Close', exact: true }).click()
 
   // A full prompt comes as changes, of which some are taken.
   await (await open(page, 'Fill out')).getByRole('button', { name: 'Ask', exact: true }).click()
@@ -65,12 +65,12 @@ test('from one word to a kept proof with four helpers on the way, each proposal 
   await place(page).getByRole('button', { name: /^Accept: .*(?:night|rain)/ }).first().click()
   await expect.poll(async () => (await promptNow(id)).draft.text).toMatch(/night|rain/)
   if ((await leaveButtons(page).count()) > 0) await place(page).getByRole('button', { name: 'Reject all' }).click()
-  await place(page).getByRole('button', { name: 'Close' }).click()
+  await place(page).getByRole('button', { name: 'Close', exact: true }).click()
 
   await (await open(page, 'Tighten')).getByRole('button', { name: 'Ask', exact: true }).click()
   await expect(takeButtons(page).first().or(place(page).getByText('says all of it already'))).toBeVisible({ timeout: 20_000 })
   if ((await takeButtons(page).count()) > 0) await takeSome(page, 1)
-  else await place(page).getByRole('button', { name: 'Close' }).click()
+  else await place(page).getByRole('button', { name: 'Close', exact: true }).click()
 
   await expect(saved(page)).toBeVisible()
   await page.getByRole('button', { name: 'Try it' }).click()
@@ -161,7 +161,7 @@ test('an answer is stopped, goes on after a reload, and one that cannot be used 
   await expect(place(page).locator('.words').or(takeButtons(page).first())).toBeVisible({ timeout: 20_000 })
   await expect(takeButtons(page).first()).toBeVisible({ timeout: 20_000 })
   await place(page).getByRole('button', { name: 'Reject all' }).click()
-  await place(page).getByRole('button', { name: 'Close' }).click()
+  await place(page).getByRole('button', { name: 'Close', exact: true }).click()
 
   await (await open(page, 'Fill out')).getByRole('button', { name: 'Ask', exact: true }).click()
   await place(page).getByRole('button', { name: 'Stop' }).click()
@@ -175,7 +175,7 @@ test('an answer is stopped, goes on after a reload, and one that cannot be used 
 
   // Markup in an answer is nothing but words, if that.
   await models({ misbehaviour: 'markup', times: 1 })
-  await place(page).getByRole('button', { name: 'Close' }).click()
+  await place(page).getByRole('button', { name: 'Close', exact: true }).click()
   await (await open(page, 'Fill out')).getByRole('button', { name: 'Ask', exact: true }).click()
   await expect(place(page).getByText('Markup and signs that are not words were removed.')).toBeVisible({ timeout: 20_000 })
   expect(await page.title()).not.toContain('taken')

@@ -26,5 +26,5 @@ export { MOST_SPLIT, SHIPPED_HELPERS, type ShippedHelper } from './helper/shippe
 export { type HelperContext, SLOTS, slotValues } from './helper/slots.ts'
 export { MAX_ANSWER, proseSoFar, takeAnswer, type Taken, type Validate } from './helper/take-answer.ts'
 export { withoutRepeats } from './helper/without-repeats.ts'
-export { chatConnection, costOf, fillModelBody, ModelConnection, ModelProfile, type ModelValues } from './model/profile.ts'
+export { chatConnection, costOf, fillModelBody, ModelConnection, ModelProfile, type ModelValues, temperatureFor } from './model/profile.ts'
 export { SHIPPED_MODELS } from './model/shipped.ts'

@@ -93,7 +93,7 @@ describe('the simulated engine', () => {
     }
     const problem = expect.stringContaining('application/problem+json') as string
     expect(await said({ references: [{ role: 'layout', image: png64, strength: 101 }] })).toEqual([400, problem, 'references/0/strength must be from 0 to 100; this is 101.'])
-    expect(await said({ settings: { guidance: 40 } })).toEqual([422, problem, 'settings/guidance must be a number from 1 to 10; this is 40.'])
+    expect(await said({ settings: { guidance: 40 } })).toEqual([422, problem, 'settings/guidance must be a number from 0 to 12; this is 40.'])
     expect(await said({ prompt: 'x'.repeat(20_001) })).toEqual([400, problem, 'prompt must have from 1 to 20000 characters; this has 20001.'])
     expect(await said({ width: 256, references: [{ role: 'base', image: png64, strength: 50 }], mask: png64 })).toEqual([422, problem, 'mask must be 256 by 128 pixels as the picture is; this is 192 by 128.'])
     expect(await said({ references: [{ role: 'palette', image: 'bm8=', strength: 50 }] })).toEqual([422, problem, expect.stringMatching(/^references\/0\/image is no picture/)])

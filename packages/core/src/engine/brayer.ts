@@ -12,7 +12,7 @@ export const brayer1: EngineProfile = {
   pastLimit: 'ignores',
   emphasis: 'repetition',
   settings: [
-    { key: 'guidance', label: 'Guidance', kind: 'number', min: 1, max: 20, step: 0.5, default: 8, says: 'How literally the list is followed.' },
+    { key: 'guidance', label: 'Guidance', kind: 'number', min: 0, max: 12, step: 0.25, default: 4.5, says: 'How literally the list is followed.' },
     { key: 'steps', label: 'Steps', kind: 'number', min: 10, max: 80, step: 1, default: 40, says: 'How far the picture is worked out.' },
     { key: 'spread', label: 'Spread', kind: 'choice', values: ['close', 'apart', 'wide'], default: 'apart', says: 'How far the results of one run lie from one another.' },
   ],

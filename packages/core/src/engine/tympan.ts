@@ -12,7 +12,7 @@ export const tympan1: EngineProfile = {
   pastLimit: 'refuses',
   emphasis: 'weights',
   settings: [
-    { key: 'guidance', label: 'Guidance', kind: 'number', min: 0, max: 10, step: 0.1, default: 5, says: 'How literally each facet is followed.' },
+    { key: 'guidance', label: 'Guidance', kind: 'number', min: 0, max: 12, step: 0.25, default: 6, says: 'How literally each facet is followed.' },
     { key: 'latitude', label: 'Latitude', kind: 'choice', values: ['none', 'some', 'free'], default: 'some', says: 'How much the engine may add that was not asked.' },
   ],
   sizes: [

@@ -34,7 +34,7 @@ export const HelperBody = Type.Object(
     inputs: Type.Array(HelperInput, { maxItems: 12 }),
     examples: Type.Array(Type.String({ minLength: 1, maxLength: 4_000 }), { maxItems: 20, description: 'What the slot {{ examples }} stands for.' }),
     model: Type.Union([Type.String({ minLength: 1, maxLength: 60 }), Type.Null()], { description: 'The model it is sent to by itself; null for the one the writer uses.' }),
-    temperature: Type.Number({ minimum: 0, maximum: 2, description: 'How freely the model chooses its words.' }),
+    temperature: Type.Number({ minimum: 0, maximum: 2, description: 'How freely the model chooses its words; a model is asked within what its profile says.' }),
     tags: Type.Array(Type.String({ minLength: 1, maxLength: 60, pattern: '^[^,\\n\\u0000]+$' }), { maxItems: 40 }),
   },
   { title: 'HelperBody', additionalProperties: false },

@@ -37,6 +37,7 @@ export const ModelProfile = Type.Object(
       },
       { ...closed, description: 'In whole units of costUnit.' },
     ),
+    temperature: Type.Optional(Type.Object({ least: Type.Number({ minimum: 0, maximum: 10 }), most: Type.Number({ minimum: 0, maximum: 10 }) }, { ...closed, description: 'The lowest and the highest temperature the service takes; without it any is sent as a helper asks.' })),
     mostOut: Type.Integer({ minimum: 50, maximum: 100_000, description: 'The longest answer, in tokens.' }),
     connection: Type.Optional(ModelConnection),
     notes: Type.String({ maxLength: 4_000 }),
@@ -44,6 +45,9 @@ export const ModelProfile = Type.Object(
   { title: 'ModelProfile', additionalProperties: false },
 )
 export type ModelProfile = Static<typeof ModelProfile>
+
+/** The temperature a model is asked with: what a helper wants, brought within what the model's profile says it takes. */
+export const temperatureFor = ({ temperature: range }: Pick<ModelProfile, 'temperature'>, wanted: number): number => (range ? Math.min(range.most, Math.max(range.least, wanted)) : wanted)
 
 /** The names that a body may use. */
 export const MODEL_NAMES = ['messages', 'system', 'user', 'model', 'schema', 'schemaName', 'mostOut', 'temperature', 'seed'] as const

@@ -9,6 +9,7 @@ const quoin: ModelProfile = {
   sees: true,
   costUnit: 'token',
   cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 },
+  temperature: { least: 0, most: 1 },
   mostOut: 2_000,
   notes: 'Terse and obedient. Says what was asked for in few words, and leaves out what nobody asked for.',
 }

@@ -16,7 +16,7 @@ describe('outputFor', () => {
 
   it('sends settings as fields, within what the engine takes', () => {
     const { settings } = outputFor(draft('a fox', { settings: { guidance: 99, aspectRatio: '2:3', seed: 5 } }), burin1)
-    expect(settings).toMatchObject({ guidance: 10, aspectRatio: '2:3', width: 512, height: 768, seed: 5, count: 4 })
+    expect(settings).toMatchObject({ guidance: 12, aspectRatio: '2:3', width: 512, height: 768, seed: 5, count: 4 })
   })
 
   it('says what is not sent', () => {

@@ -1,5 +1,5 @@
 import type { Model } from '@idolon/contract'
-import { ANSWERS, chatConnection, fillModelBody, type Message, type ModelConnection, type ModelProfile, proseSoFar, SHIPPED_MODELS } from '@idolon/core/helper'
+import { ANSWERS, chatConnection, fillModelBody, type Message, type ModelConnection, type ModelProfile, proseSoFar, SHIPPED_MODELS, temperatureFor } from '@idolon/core/helper'
 import type { Static } from '@sinclair/typebox'
 import type { Misbehaviour } from '@idolon/contract'
 import type { Actor } from '../actor.ts'
@@ -95,7 +95,7 @@ export class Models {
         secret,
         messages,
         ...(pictures ? { pictures } : {}),
-        values: { model: profile.model, temperature, seed, mostOut: profile.mostOut, schema: schema.schema, schemaName: schema.name },
+        values: { model: profile.model, temperature: temperatureFor(profile, temperature), seed, mostOut: profile.mostOut, schema: schema.schema, schemaName: schema.name },
         timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs,
         ...(signal ? { signal } : {}),
         ...(heard ? { heard } : {}),

@@ -101,7 +101,7 @@ export const EXPECTATIONS: readonly Expectation[] = [
   { name: 'what is past the limit has no effect', before: { prompt: `${'a fox in a meadow, '.repeat(15)}noon`, ...brayer }, after: { prompt: `${'a fox in a meadow, '.repeat(15)}noon, night, blue, three castles`, ...brayer }, measure: lightness, way: 'up', keeps: [number, lightness] },
   { name: 'a weight', before: { prompt: BASE, ...engine('tympan', '2') }, after: { prompt: BASE, weights: [{ text: 'fox', weight: 1.6 }], ...engine('tympan', '2') }, measure: size, way: 'up', keeps: [number, horizon] },
   { name: 'repetition', before: { prompt: 'fox, meadow', ...brayer }, after: { prompt: 'fox, fox, meadow', ...brayer }, measure: size, way: 'up', keeps: [number, horizon] },
-  { name: 'guidance', before: { prompt: `${BASE}, red and red palette`, settings: { guidance: 1 } }, after: { prompt: `${BASE}, red and red palette`, settings: { guidance: 10 } }, measure: shareOf(5), way: 'up', keeps: [number, size, horizon] },
+  { name: 'guidance', before: { prompt: `${BASE}, red and red palette`, settings: { guidance: 0 } }, after: { prompt: `${BASE}, red and red palette`, settings: { guidance: 12 } }, measure: shareOf(5), way: 'up', keeps: [number, size, horizon] },
   { name: 'few steps', before: { prompt: BASE, settings: { steps: 60 } }, after: { prompt: BASE, settings: { steps: 8 } }, measure: roughness(), way: 'up', keeps: [number, size, horizon] },
   { name: 'latitude', before: { prompt: BASE, settings: { latitude: 'none' }, ...engine('tympan', '2') }, after: { prompt: BASE, settings: { latitude: 'free' }, ...engine('tympan', '2') }, measure: ({ scene }) => scene.extras.length, way: 'up', keeps: [number] },
 ]

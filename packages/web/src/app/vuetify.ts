@@ -31,7 +31,7 @@ export const options: VuetifyOptions = {
     VList: { density: 'compact' },
     VMenu: { offset: 4 },
     VDialog: { scrim: 'black', opacity: 0.4 },
-    VTooltip: { openDelay: 350, maxWidth: 360 },
+    VTooltip: { openDelay: 350, maxWidth: 360, eager: false },
     VDataTable: { density: 'compact', hover: true },
     VTable: { density: 'compact' },
     VExpansionPanels: { variant: 'accordion', static: true },

@@ -16,7 +16,7 @@ const changed = computed(() => [
 </script>
 
 <template>
-  <v-menu :close-on-content-click="false" location="top start">
+  <v-menu attach="main" :close-on-content-click="false" location="top start">
     <template #activator="{ props: opens }">
       <v-btn v-bind="opens" class="settings" :prepend-icon="mdiTuneVariant" :aria-label="`Settings of ${profile.name}${changed.length ? `: ${changed.join(', ')}` : ''}`">{{ changed.length ? changed.join(', ') : 'Settings' }}</v-btn>
     </template>

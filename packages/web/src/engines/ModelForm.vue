@@ -13,6 +13,8 @@ const isUsual = (one: ModelConnection) => JSON.stringify({ ...chatConnection(one
 
 const form = ref({
   ...structuredClone(props.profile),
+  least: props.profile.temperature?.least ?? '',
+  most: props.profile.temperature?.most ?? '',
   address: connection?.url ?? '',
   key: connection?.headers !== undefined || props.isNew,
   shape: connection && !isUsual(connection) ? JSON.stringify(connection, null, 2) : '',
@@ -35,11 +37,20 @@ const isJson = (text: unknown) => {
 }
 const isAddress = (text: unknown) => form.value.shape.trim() !== '' || form.value.simulated || URL.canParse(String(text ?? '')) || 'An address with https:// or http://.'
 const cost = between(0, 1_000_000_000)
+/** Both ends of the range, or none. */
+const temperature = (end: 'least' | 'most') => (value: unknown) => {
+  const other = end === 'least' ? form.value.most : form.value.least
+  const given = String(value ?? '').trim()
+  if (given === '') return String(other).trim() === '' || 'Both ends, or none.'
+  const sound = between(0, 10)(value)
+  if (sound !== true) return sound
+  return end === 'least' || String(other).trim() === '' || Number(given) > Number(other) || 'More than the lowest.'
+}
 const { check, whenSound } = useFormCheck()
 const save = whenSound(() => {
-  const { address, key, shape, connection: _, ...profile } = form.value
+  const { address, key, shape, least, most, temperature: _range, connection: _, ...profile } = form.value
   const spoken = shape.trim() ? (JSON.parse(shape) as ModelConnection) : address ? chatConnection(address, key) : undefined
-  emit('save', { ...profile, cost: { request: Number(profile.cost.request), thousandIn: Number(profile.cost.thousandIn), thousandOut: Number(profile.cost.thousandOut) }, ...(spoken ? { connection: spoken } : {}) })
+  emit('save', { ...profile, cost: { request: Number(profile.cost.request), thousandIn: Number(profile.cost.thousandIn), thousandOut: Number(profile.cost.thousandOut) }, ...(String(least).trim() === '' ? {} : { temperature: { least: Number(least), most: Number(most) } }), ...(spoken ? { connection: spoken } : {}) })
 })
 const usual = computed(() => JSON.stringify(chatConnection(form.value.address || 'https://', true), null, 2))
 </script>
@@ -51,7 +62,7 @@ const usual = computed(() => JSON.stringify(chatConnection(form.value.address ||
       <v-text-field v-model="form.id" label="Short name, for good" maxlength="60" :disabled="!isNew" :rules="[needed, shaped(/^[a-z0-9][a-z0-9-]{0,59}$/, 'Small letters, digits and hyphens.')]" @input="ownId = true" />
       <v-text-field v-model="form.model" label="What the service calls it" maxlength="200" :rules="[needed]" />
     </div>
-    <v-text-field v-model="form.address" label="Address that messages are posted to" :disabled="form.shape.trim() !== ''" placeholder="https://models.example/v1/chat/completions" :rules="[isAddress]" />
+    <v-text-field v-model="form.address" label="Address that messages are posted to" :disabled="form.shape.trim() !== ''" placeholder="https://models.example/messages" :rules="[isAddress]" />
     <div class="row-actions">
       <v-checkbox v-model="form.key" label="it needs an API key, given once it is saved" />
       <v-checkbox v-model="form.sees" label="it takes pictures" />
@@ -61,6 +72,10 @@ const usual = computed(() => JSON.stringify(chatConnection(form.value.address ||
       <v-text-field v-model.number="form.cost.request" label="A question" type="number" min="0" :rules="[cost]" />
       <v-text-field v-model.number="form.cost.thousandIn" label="A thousand tokens sent" type="number" min="0" :rules="[cost]" />
       <v-text-field v-model.number="form.cost.thousandOut" label="A thousand answered" type="number" min="0" :rules="[cost]" />
+    </div>
+    <div class="pair">
+      <v-text-field v-model="form.least" label="Lowest temperature it takes" type="number" min="0" max="10" step="0.1" :rules="[temperature('least')]" hint="Empty: any is sent as a helper asks." persistent-hint />
+      <v-text-field v-model="form.most" label="Highest temperature" type="number" min="0" max="10" step="0.1" :rules="[temperature('most')]" />
     </div>
     <v-textarea v-model="form.notes" label="Notes" maxlength="4000" />
     <FoldOut v-model="other" title="A service of another shape">

@@ -7,6 +7,7 @@ import { addressOf, VIEWS } from '../app/views.ts'
 import { holdKeys } from '../prompts/early-keys.ts'
 import { useProjects } from '../stores/projects.ts'
 import { type Action, actions } from './actions.ts'
+import { vListField } from '../shared/list-field.ts'
 
 interface Target {
   id: string
@@ -108,7 +109,7 @@ function move(by: number): void {
       <v-text-field
         ref="input"
         v-model="typed"
-        role="combobox"
+        v-list-field
         aria-expanded="true"
         aria-controls="targets"
         label="Go to a prompt, a view or an action"

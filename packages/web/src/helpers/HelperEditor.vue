@@ -2,13 +2,15 @@
 import { ANSWERS, type AnswerKind, type HelperBody, type HelperInput, instructionProblems, SLOTS } from '@idolon/core/helper'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useModels } from '../stores/models.ts'
-import { needed } from '../shared/field-rules.ts'
+import { between, needed } from '../shared/field-rules.ts'
 import FoldOut from '../shared/FoldOut.vue'
 
 /** Writes the next version of a helper: its instruction with slots, what it asks for, the shape of its answer. */
 const props = defineProps<{ body: HelperBody; isNew?: boolean }>()
 const emit = defineEmits<{ save: [body: HelperBody, why: string, use: boolean]; cancel: [] }>()
 const models = useModels()
+/** What the model that would be asked takes; without a word of its profile, what a helper may ask for. */
+const range = computed(() => models.find(body.value.model ?? models.usual)?.temperature ?? { least: 0, most: 2 })
 const body = ref<HelperBody>(structuredClone(props.body))
 const why = ref('')
 const use = ref(true)
@@ -77,7 +79,7 @@ const unsound = computed(() => problems.value.length > 0 || body.value.name.trim
     <div class="pair">
       <v-select v-model="body.answer" label="Shape of the answer" :items="Object.entries(ANSWERS).map(([kind, shape]) => ({ title: shape.says, value: kind as AnswerKind }))" />
       <v-select v-model="body.model" label="Model" :items="[{ title: 'the one the writer uses', value: null }, ...models.all.map(({ profile }) => ({ title: profile.name, value: profile.id }))]" />
-      <v-text-field v-model.number="body.temperature" label="How freely, 0 to 2" type="number" min="0" max="2" step="0.1" class="number" />
+      <v-text-field v-model.number="body.temperature" label="Temperature" type="number" :min="range.least" :max="range.most" step="0.1" class="number" :hint="`${range.least} to ${range.most}; the higher, the freer`" persistent-hint :rules="[between(range.least, range.most)]" />
     </div>
     <div class="pair">
       <v-textarea v-model="examples" label="Examples, with --- between them" rows="3" auto-grow />

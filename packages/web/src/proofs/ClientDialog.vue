@@ -4,6 +4,7 @@ import type { Caption } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayExactly } from '../shared/said.ts'
 import { sheetPng, keepersZip } from './client-files.ts'
@@ -21,16 +22,16 @@ const prompts = useLocalStorage('idolon.client-prompts', false)
 const pictured = computed(() => props.proofs.filter(({ picture }) => picture))
 const title = ref(pictured.value[0]?.promptTitle ?? 'Proofs')
 const busy = ref('')
-const sheets = shallowRef<ClientSheet[]>([])
+const { data, put } = usePageData({ key: () => ['client sheets'], read: (signal) => call(listClientSheets, { signal }) })
+const sheets = computed(() => data.value ?? [])
 const about = ref('')
 const comments = ref('')
 const unplaced = ref<string[]>([])
-void call(listClientSheets, {}).then((list) => (sheets.value = list)).catch(() => undefined)
 
 /** Kept on the server first, so that the numbers mean the same when comments come back. */
 const keep = async (): Promise<ClientSheet> => {
   const sheet = await call(makeClientSheet, { body: { id: crypto.randomUUID(), title: title.value.trim(), proofs: pictured.value.map(({ id }) => id), captions: captions.value, prompts: prompts.value } })
-  sheets.value = [sheet, ...sheets.value]
+  put([sheet, ...sheets.value])
   about.value = sheet.id
   return sheet
 }

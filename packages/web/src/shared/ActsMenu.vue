@@ -8,7 +8,7 @@ const MOST_HEIGHT = 480
 </script>
 
 <template>
-  <v-menu location="bottom end" :max-height="MOST_HEIGHT">
+  <v-menu attach="main" location="bottom end" :max-height="MOST_HEIGHT">
     <template #activator="{ props: opens }">
       <v-btn v-bind="opens" :variant="variant" :size="size" :prepend-icon="icon" aria-haspopup="menu">{{ label }}</v-btn>
     </template>

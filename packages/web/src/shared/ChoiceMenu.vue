@@ -13,7 +13,7 @@ const MOST_HEIGHT = 420
 </script>
 
 <template>
-  <v-menu :max-height="MOST_HEIGHT">
+  <v-menu attach="main" :max-height="MOST_HEIGHT">
     <template #activator="{ props: opens }">
       <v-btn v-bind="opens" :variant="variant" :size="size" :prepend-icon="icon" :disabled="disabled || items.length === 0" aria-haspopup="menu">{{ label }}</v-btn>
     </template>

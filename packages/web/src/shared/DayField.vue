@@ -5,6 +5,8 @@ import { computed } from 'vue'
 const props = defineProps<{ label: string; day: string }>()
 const emit = defineEmits<{ choose: [day: string] }>()
 
+/** What opens the calendar is the frame of the field, of which there is nothing to say whether it is open. */
+const MENU = { activatorProps: { 'aria-expanded': undefined, 'aria-haspopup': undefined } }
 const two = (number: number) => String(number).padStart(2, '0')
 /** Days are the writer's own, not those of Greenwich. */
 const written = (date: Date) => `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
@@ -16,5 +18,5 @@ const choose = (value: unknown) => emit('choose', value instanceof Date && !Numb
 </script>
 
 <template>
-  <v-date-input :model-value="date" :label="label" placeholder="30/11/2026" input-format="dd/mm/yyyy" clearable prepend-icon="" @update:model-value="choose" />
+  <v-date-input :menu-props="MENU" :model-value="date" :label="label" placeholder="30/11/2026" input-format="dd/mm/yyyy" clearable prepend-icon="" @update:model-value="choose" />
 </template>

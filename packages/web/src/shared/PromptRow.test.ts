@@ -14,6 +14,7 @@ const row = (more: Partial<PromptSummary> = {}) =>
 describe('PromptRow', () => {
   it('does not say the first words twice when they are the title', () => {
     expect(row().get('.excerpt').text()).toBe('in the snow')
+    expect(row({ excerpt: '  a fox, in the snow' }).get('.excerpt').text()).toBe('in the snow')
     expect(row({ named: true, title: 'Winter' }).get('.excerpt').text()).toBe('a fox, in the snow')
   })
   it('says of a proven prompt that it has no keeper', () => {

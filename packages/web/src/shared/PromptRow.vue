@@ -14,7 +14,11 @@ const counts = computed(() => {
   if (!versions) return 'not tried yet'
   return `${counted(versions, 'version')}, ${counted(proofs, 'proof')}${keepers ? `, ${keepers} kept` : ''}`
 })
-const excerpt = computed(() => (props.prompt.named ? props.prompt.excerpt : props.prompt.excerpt.slice(props.prompt.title.length).replace(/^[\s,.;:]+/, '')))
+/** A title that was not given is how the text begins; the text may have spaces before that, the title has none. */
+const excerpt = computed(() => {
+  const text = props.prompt.excerpt.trimStart()
+  return !props.prompt.named && text.startsWith(props.prompt.title) ? text.slice(props.prompt.title.length).replace(/^[\s,.;:]+/, '') : text
+})
 </script>
 
 <template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { listParts, listTemplates, type Part, type TagCount, type Template } from '@idolon/contract'
+import { listParts, listTemplates, type TagCount } from '@idolon/contract'
 import { PART_KINDS } from '@idolon/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
 import { type SearchName, STATUSES } from './shelf-query.ts'
@@ -15,25 +16,19 @@ const emit = defineEmits<{ set: [name: SearchName, value: string] }>()
 const projects = useProjects()
 const engines = useEngines()
 void engines.load()
-const templates = shallowRef<Template[]>([])
 const COLOURS = ['red', 'orange', 'yellow', 'green', 'blue', 'purple', 'pink', 'brown', 'beige', 'grey', 'black', 'white']
 const MORE: readonly SearchName[] = ['engine', 'kept', 'tried', 'colour', 'template', 'part', 'since', 'until']
 const open = ref(false)
 const shown = computed(() => open.value || MORE.some((name) => props.text(name)))
-watch(shown, (now) => {
-  if (now && !templates.value.length) void call(listTemplates, { query: {} }).then((list) => (templates.value = list), () => undefined)
-}, { immediate: true })
+const { data: templates } = usePageData({ key: () => (shown.value ? ['all templates'] : undefined), read: (signal) => call(listTemplates, { query: {}, signal }), on: ({ kind }) => kind === 'templates' })
 /** Of the project that is looked in, or of all. */
-const parts = shallowRef<Part[]>([])
-watch(
-  () => [shown.value, props.text('project'), projects.all] as const,
-  async ([now, project, all]) => {
-    if (!now) return
-    const lists = await Promise.all((project ? [project] : all.map(({ id }) => id)).map((id) => call(listParts, { query: { project: id } }).catch(() => [])))
-    parts.value = lists.flat()
-  },
-  { immediate: true },
-)
+const within = computed(() => (props.text('project') ? [props.text('project')] : projects.all.map(({ id }) => id)))
+const { data: parts } = usePageData({
+  key: () => (shown.value ? ['parts of', ...within.value] : undefined),
+  read: async (signal) => (await Promise.all(within.value.map((id) => call(listParts, { query: { project: id }, signal })))).flat(),
+  on: ({ kind }) => kind === 'parts',
+  keepBefore: true,
+})
 const q = ref<string | null>(props.text('q'))
 let typing: ReturnType<typeof setTimeout> | undefined
 watch(q, (now) => {
@@ -59,8 +54,8 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
     <v-text-field label="Kept at least" type="number" min="0" :model-value="text('kept')" class="number" @change="emit('set', 'kept', value($event))" />
     <v-select label="Engine" :model-value="text('engine')" :items="[{ title: 'any engine', value: '' }, ...engines.newest.map((engine) => ({ title: engine.name, value: engine.id }))]" @update:model-value="emit('set', 'engine', $event)" />
     <v-select label="Colour of the best proof" :model-value="text('colour')" :items="[{ title: 'any colour', value: '' }, ...COLOURS]" @update:model-value="emit('set', 'colour', $event)" />
-    <v-select label="Template" :model-value="text('template')" :items="[{ title: 'any template', value: '' }, ...templates.filter(({ drafts, id }) => drafts || id === text('template')).map((template) => ({ title: template.body.name, value: template.id }))]" @update:model-value="emit('set', 'template', $event)" />
-    <v-select v-if="parts.length || text('part')" label="Character, place or style" :model-value="text('part')" :items="[{ title: 'any', value: '' }, ...PART_KINDS.flatMap((kind) => parts.filter(({ body }) => body.kind === kind).map((part) => ({ title: part.body.name, value: part.id, props: { subtitle: kind } })))]" @update:model-value="emit('set', 'part', $event)" />
+    <v-select label="Template" :model-value="text('template')" :items="[{ title: 'any template', value: '' }, ...(templates ?? []).filter(({ drafts, id }) => drafts || id === text('template')).map((template) => ({ title: template.body.name, value: template.id }))]" @update:model-value="emit('set', 'template', $event)" />
+    <v-select v-if="parts?.length || text('part')" label="Character, place or style" :model-value="text('part')" :items="[{ title: 'any', value: '' }, ...PART_KINDS.flatMap((kind) => (parts ?? []).filter(({ body }) => body.kind === kind).map((part) => ({ title: part.body.name, value: part.id, props: { subtitle: kind } })))]" @update:model-value="emit('set', 'part', $event)" />
     <span class="dates">
       <DayField label="Changed from" :day="text('since')" @choose="emit('set', 'since', $event)" />
       <DayField label="Changed to" :day="text('until')" @choose="emit('set', 'until', $event)" />

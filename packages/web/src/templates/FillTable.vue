@@ -42,7 +42,7 @@ const isHere = (row: number, slot: string) => at.value.row === row && at.value.s
 const MOST_HEIGHT = 300
 const ROW_HEIGHT = 40
 const height = computed(() => Math.min(MOST_HEIGHT, (table.rows.value.length + 1) * ROW_HEIGHT + 14))
-const headers = computed(() => [{ key: 'row', title: '', sortable: false, width: 34 }, ...names.value.map((name) => ({ key: name, title: name, sortable: false, minWidth: '150px' })), { key: 'remove', title: '', sortable: false, width: 40 }])
+const headers = computed(() => [{ key: 'row', title: 'Row', sortable: false, width: 54 }, ...names.value.map((name) => ({ key: name, title: name, sortable: false, minWidth: '150px' })), { key: 'remove', title: 'Remove', sortable: false, width: 80 }])
 /** What the row at hand gives, as far as it is worked out. */
 const shown = shallowRef<Filled>()
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { addTemplate, changeTemplate, deleteTemplate, listTemplates, putBack, readTemplateWhole, saveTemplateVersion, type Template, type TemplateWhole } from '@idolon/contract'
+import { addTemplate, changeTemplate, deleteTemplate, listTemplates, putBack, readTemplateWhole, saveTemplateVersion, type Template } from '@idolon/contract'
 import type { TemplateBody, TemplateSlot } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
-import { onChange } from '../api/changes.ts'
+import { usePageData } from '../api/page-data.ts'
 import { messageOf } from '../api/problem.ts'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -26,31 +26,25 @@ const router = useRouter()
 const projects = useProjects()
 const notices = useNotices()
 const task = useTask()
-const all = shallowRef<Template[]>()
-const whole = shallowRef<TemplateWhole>()
+const { data: all, load } = usePageData({
+  key: () => ['templates', projects.current?.id],
+  read: (signal) => call(listTemplates, { query: projects.current ? { project: projects.current.id } : {}, signal }),
+  on: ({ kind }) => kind === 'templates',
+})
 const writing = shallowRef<{ body: TemplateBody; projectId: string | null; on?: Template }>()
 const learning = shallowRef<readonly string[]>()
 const problem = ref<string>()
 const own = computed(() => all.value?.filter(({ shipped }) => !shipped) ?? [])
 const shipped = computed(() => all.value?.filter((one) => one.shipped) ?? [])
 const id = computed(() => String(route.params['template'] ?? '') || all.value?.[0]?.id)
-
-const load = async () => {
-  all.value = await call(listTemplates, { query: projects.current ? { project: projects.current.id } : {} })
-}
-const loadOne = async (which: string | undefined) => {
-  whole.value = which ? await call(readTemplateWhole, { params: { template: which } }) : undefined
-}
-const loadAll = () => task(() => Promise.all([load(), loadOne(id.value)]))
-watch(() => projects.current?.id, () => void task(load), { immediate: true })
-watch(id, (which) => {
-  writing.value = undefined
-  whole.value = undefined
-  void task(() => loadOne(which))
-}, { immediate: true })
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'templates') void loadAll()
+const { data: whole, load: loadOne } = usePageData({
+  key: () => (id.value ? ['template', id.value] : undefined),
+  read: (signal) => call(readTemplateWhole, { params: { template: id.value! }, signal }),
+  on: ({ kind }) => kind === 'templates',
 })
+
+const loadAll = () => Promise.all([load(), loadOne()])
+watch(id, () => (writing.value = undefined))
 
 const BLANK: TemplateBody = { name: '', does: '', text: 'a {{ subject }} in {{ setting }}, ', slots: [], leaveOut: [] }
 const titleFor = (slots: readonly TemplateSlot[]) => slots.map(({ name }) => name).slice(0, 3).join(', ').replace(/^\p{L}/u, (letter) => letter.toUpperCase())
@@ -73,7 +67,7 @@ async function save(body: TemplateBody, projectId: string | null, why: string): 
     if (on && on.projectId !== projectId) await call(changeTemplate, { params: { template: on.id }, body: { projectId } })
     writing.value = undefined
     await load()
-    if (route.params['template'] === kept.id) await loadOne(kept.id)
+    if (route.params['template'] === kept.id) await loadOne()
     else await router.push(`/shelf/templates/${kept.id}`)
     notices.show(on ? `Version ${kept.version} of “${kept.body.name}” is kept.${kept.behind ? ` ${counted(kept.behind, 'draft')} can take its change.` : ''}` : `“${kept.body.name}” is kept.`)
   } catch (error) {

@@ -33,8 +33,9 @@ function groups(objects: Said['objects']): { text: string; at: number; area: num
 
 /** How much more a colour of full chroma is noticed than its share says. */
 const VIVID_COUNTS = 6
+const MOST_NAMED = 3
 const GREYS = new Set<string>(['grey', 'black', 'white'])
-/** The colours that make a palette: shares of one name together, vivid ones before dull, greys only where there is little else; at most three. */
+/** The colours that make a palette: shares of one name together, vivid ones before dull, greys only where there is little else; at most three, and the one that covers most always among them. */
 export function paletteWords(palette: readonly PaletteColour[]): string[] {
   const weights = new Map<string, { share: number; weight: number }>()
   for (const { hex, name, share } of palette) {
@@ -44,7 +45,9 @@ export function paletteWords(palette: readonly PaletteColour[]): string[] {
   }
   const names = [...weights].filter(([, { share, weight }]) => share >= 0.06 || weight >= 0.04).sort(([, x], [, y]) => y.weight - x.weight).map(([name]) => name)
   const coloured = names.filter((name) => !GREYS.has(name))
-  return [...coloured, ...names.filter((name) => !coloured.includes(name))].slice(0, 3)
+  const most = [...coloured, ...names.filter((name) => !coloured.includes(name))].slice(0, MOST_NAMED)
+  const largest = [...weights].reduce<[string, number] | undefined>((best, [name, { share }]) => (best && best[1] >= share ? best : [name, share]), undefined)?.[0]
+  return largest === undefined || most.includes(largest) ? most : [...most.slice(0, MOST_NAMED - 1), largest]
 }
 /** Without a comma, which would end the phrase. */
 const list = ([first = '', second, third]: readonly string[]) => (third ? `${first} and ${second} with ${third}` : second ? `${first} and ${second}` : first)
