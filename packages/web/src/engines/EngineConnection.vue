@@ -75,7 +75,7 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
       <v-btn v-if="engine.hasSecret" variant="text" @click="keep(null)">Remove it</v-btn>
     </form>
     <form v-if="engine.profile.simulated" class="line" @submit.prevent="misbehave(fault)">
-      <v-select v-model="fault" label="For practice, a simulated engine" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />
+      <v-select v-model="fault" label="For practice, a simulated engine" class="practice" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />
       <v-text-field v-model.number="times" label="So many times" type="number" min="1" max="100" class="short" />
       <v-btn type="submit">Have it misbehave</v-btn>
       <v-btn variant="text" @click="misbehave('none')">Behave again</v-btn>
@@ -87,6 +87,9 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
 .connection {
   display: grid;
   gap: 10px;
+}
+.practice {
+  flex: 1 1 260px;
 }
 .line {
   display: flex;
@@ -121,6 +124,6 @@ figcaption {
   font-size: 13.5px;
 }
 .short {
-  width: 84px;
+  width: 130px;
 }
 </style>

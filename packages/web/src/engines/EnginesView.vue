@@ -27,10 +27,10 @@ const choose = (key: string) => {
   writing.value = undefined
   void router.replace({ query: { engine: key } })
 }
-/** “, 12 made in 0.9 s each”: what stands beside an engine's name. */
+/** “, 12 made, usually in 0.9 s”: what stands beside an engine's name. */
 function madeSoFar({ usage: { stored, failed, medianMs } }: Engine): string {
   if (stored + failed === 0) return ''
-  return `, ${stored} made${medianMs === null ? '' : ` in ${(medianMs / 1000).toFixed(1)} s`}${failed ? `, ${failed} failed` : ''}`
+  return `, ${stored} made${medianMs === null ? '' : `, usually in ${(medianMs / 1000).toFixed(1)} s`}${failed ? `, ${failed} failed` : ''}`
 }
 const ORIGINS: Record<Engine['origin'], string> = { shipped: 'ships with Idolon', changed: 'ships with Idolon, changed by you', own: 'added by you' }
 
@@ -75,7 +75,7 @@ async function importFile(given: File): Promise<void> {
     <header>
       <h1 class="view-title">Engines <span class="scope">for all projects</span></h1>
       <p class="finding">
-        <v-btn @click="writing = { profile: blank(), isNew: true }">Add an engine</v-btn>
+        <v-btn color="primary" variant="flat" @click="writing = { profile: blank(), isNew: true }">Add an engine</v-btn>
         <v-btn variant="text" @click="pickFile()">Import a profile</v-btn>
       </p>
     </header>

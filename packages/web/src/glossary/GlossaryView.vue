@@ -115,15 +115,12 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
       <h1 class="view-title">Glossary <span class="scope">{{ projects.current ? `what ships, and the terms of ${projects.current.name}` : 'what ships' }}</span></h1>
       <div class="finding">
         <v-text-field label="Find a term" type="search" :model-value="asked" placeholder="a term, or what it does" maxlength="80" class="search" @input="go({ q: ($event.target as HTMLInputElement).value, term: '' })" />
+        <v-select label="Facet" :model-value="facet ?? ''" :items="[{ title: 'every facet', value: '' }, ...FACETS.map((name) => ({ title: `${name} (${counts.get(name) ?? 0})`, value: name }))]" class="facet" @update:model-value="go({ facet: $event || undefined, term: '' })" />
         <span class="soft" role="status">{{ counted(found.length, 'term') }}</span>
-        <v-btn @click="form = {}">Add a term</v-btn>
+        <v-btn color="primary" variant="flat" @click="form = {}">Add a term</v-btn>
         <v-btn v-if="store.own.length" variant="text" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>
         <v-btn variant="text" @click="pickFile()">Import terms</v-btn>
       </div>
-      <p class="facets" role="group" aria-label="Facet">
-        <v-btn variant="text" :aria-pressed="!facet" @click="go({ facet: undefined, term: '' })">all</v-btn>
-        <v-btn v-for="name in FACETS" :key="name" variant="text" :aria-pressed="facet === name" @click="go({ facet: name, term: '' })">{{ name }} <span class="soft">{{ counts.get(name) }}</span></v-btn>
-      </p>
     </header>
     <div class="columns">
       <div ref="list" class="list" @keydown="step">
@@ -164,18 +161,8 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
 .search {
   width: 300px;
 }
-.facets {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-}
-.facets .soft {
-  font-size: 12px;
-}
-[aria-pressed='true'] {
-  font-weight: 600;
-  text-decoration-color: var(--accent);
-  text-decoration-thickness: 2px;
+.facet {
+  flex: 0 0 190px;
 }
 .columns {
   display: grid;

@@ -27,7 +27,7 @@ const rows = computed(() =>
         <dt>{{ row.name }}</dt>
         <dd>
           <template v-for="(name, i) in row.names" :key="name"
-            ><v-btn v-if="row.kin" variant="text" @click="$emit('go', name)">{{ name }}</v-btn><template v-else>{{ name }}</template
+            ><v-btn v-if="row.kin" variant="text" class="lines kin" @click="$emit('go', name)">{{ name }}</v-btn><template v-else>{{ name }}</template
             ><template v-if="i < row.names.length - 1">, </template></template
           >
         </dd>
@@ -61,5 +61,11 @@ dt {
 }
 dd {
   margin: 0;
+}
+.kin {
+  display: inline;
+  text-decoration: underline;
+  text-decoration-color: var(--rule-strong);
+  text-underline-offset: 3px;
 }
 </style>

@@ -110,7 +110,7 @@ const remove = ({ id: which, body }: Helper) =>
     <header>
       <h1 class="view-title">Helpers <span class="scope">for all projects</span></h1>
       <p class="finding">
-        <v-btn @click="writing = { body: BLANK, isNew: true }">Add a helper</v-btn>
+        <v-btn color="primary" variant="flat" @click="writing = { body: BLANK, isNew: true }">Add a helper</v-btn>
         <v-btn variant="text" @click="pickFile()">Import helpers</v-btn>
       </p>
     </header>

@@ -6,7 +6,7 @@ import { computed } from 'vue'
 /** Which column of a file is what; each thing is in one column at most. */
 const props = defineProps<{ columns: Import['columns']; mapping: Mapping }>()
 const emit = defineEmits<{ map: [mapping: Mapping] }>()
-const SAID: Readonly<Record<Field, string>> = { text: 'text', title: 'title', leaveOut: 'leave out', tags: 'tags', status: 'status', note: 'note', project: 'project', engines: 'engines', settings: 'settings' }
+const SAID: Readonly<Record<Field, string>> = { text: 'text', title: 'title', leaveOut: 'leave-out list', tags: 'tags', status: 'status', note: 'note', project: 'project', engines: 'engines', settings: 'settings' }
 const isOf = computed(() => props.columns.map((_, i) => FIELDS.find((field) => props.mapping[field] === i) ?? ''))
 function set(column: number, field: Field | ''): void {
   const next: Mapping = Object.fromEntries(Object.entries(props.mapping).filter(([own, at]) => at !== column && own !== field))

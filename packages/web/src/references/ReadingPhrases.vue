@@ -153,7 +153,7 @@ const begin = () =>
 }
 li {
   display: grid;
-  grid-template-columns: 1fr auto auto auto;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
   gap: 0 10px;
   align-items: baseline;
   padding: 2px 0 2px 8px;
@@ -163,6 +163,7 @@ li.shown {
   border-color: var(--accent);
 }
 .words {
+  grid-column: 1 / -2;
   padding: 0;
   border: 0;
   background: none;
@@ -175,10 +176,12 @@ li.shown {
   background: var(--added);
 }
 .sure {
+  grid-column: -2;
   font-size: 12px;
 }
 .says {
-  grid-column: 1 / -1;
+  grid-column: 1;
+  grid-row: 2;
   margin: 0;
   font-size: 12px;
 }

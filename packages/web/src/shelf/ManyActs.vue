@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { changePrompts, type FoundPrompt, mergePrompts, readPrompt, saySame, type Status, type TagCount } from '@idolon/contract'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -44,6 +44,8 @@ function addTag(one: string): void {
   if (clean) void change({ addTags: [clean] }, `Tagged “${clean}”:`)
   tag.value = ''
 }
+/** The library takes what was typed for chosen at the same key, and sends no form for it. */
+const entered = () => void nextTick(() => addTag(tag.value ?? ''))
 function bin(): void {
   const prompts = ids.value
   void change({ deleted: true }, 'In the bin:', () => void task(() => call(changePrompts, { body: { prompts, deleted: false } }))).then(() => emit('none'))
@@ -86,12 +88,12 @@ const acts = computed((): Act[] => [
   <footer class="many">
     <div class="row-actions">
       <strong>{{ counted(chosen.length, 'prompt') }}</strong>
-      <form @submit.prevent="addTag(tag ?? '')"><v-combobox v-model="tag" :items="tags.map((one) => one.tag)" label="Tag to add" placeholder="lantern" maxlength="60" hide-no-data /></form>
+      <form @submit.prevent="addTag(tag ?? '')"><v-combobox v-model="tag" :items="tags.map((one) => one.tag)" label="Tag to add" placeholder="lantern" maxlength="60" hide-no-data @keydown.enter="entered" /></form>
       <ChoiceMenu v-if="theirs.length" label="Remove a tag" :icon="mdiTagOff" :items="choices(theirs)" @choose="change({ removeTags: [$event] }, 'Removed:')" />
       <ChoiceMenu label="Set status" :icon="mdiProgressCheck" :items="choices(STATUSES)" @choose="change({ status: $event as Status }, 'Status set for')" />
       <ChoiceMenu label="Move to a project" :icon="mdiFolderMoveOutline" :items="projects.open.map((project) => ({ title: project.name, value: project.id }))" @choose="change({ project: $event }, 'Moved:')" />
       <ChoiceMenu v-if="canJoin" label="Merge into" :icon="mdiCallMerge" :items="chosen.map((prompt) => ({ title: prompt.title, value: prompt.id }))" @choose="mergeInto" />
-      <ActsMenu label="More" variant="text" :acts="acts" />
+      <ActsMenu label="More with these" variant="text" :acts="acts" />
       <v-btn variant="text" class="end" @click="emit('all')">Select all shown</v-btn>
       <v-btn variant="text" @click="emit('none')">Select none</v-btn>
     </div>
