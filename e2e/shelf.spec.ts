@@ -53,7 +53,7 @@ test('prompts come in from a file, are found by meaning, stand together where th
 test('prompts leave as a bundle, which knows them again', async ({ page }) => {
   await page.goto('/shelf?status=proven')
   await page.getByRole('checkbox', { name: /^Select / }).first().check()
-  const [download] = await Promise.all([page.waitForEvent('download'), act(page, 'More', 'Export as a bundle')])
+  const [download] = await Promise.all([page.waitForEvent('download'), act(page, 'More with these', 'Export as a bundle')])
   const bytes = await readFile(await download.path())
   await page.goto('/shelf/in')
   await chooseFiles(page, page.getByRole('button', { name: 'Choose a file' }), { name: download.suggestedFilename(), mimeType: 'application/zip', buffer: bytes })

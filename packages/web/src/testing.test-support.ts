@@ -86,8 +86,11 @@ export const press = async (wrapper: Shown, name: string): Promise<void> => {
 const FIELDS = ['VSelect', 'VCombobox', 'VTextarea', 'VTextField', 'VCheckbox', 'VSwitch', 'VRadioGroup', 'VSlider']
 /** A field by its label or its name. */
 export function fieldOf(wrapper: Shown, label: string): VueWrapper {
-  const all = FIELDS.flatMap((name) => wrapper.findAllComponents({ name }))
-  const nameOf = (one: VueWrapper) => String((one.props() as { label?: string }).label ?? one.vm.$attrs['aria-label'] ?? '')
+  const all = FIELDS.flatMap((name) => wrapper.findAllComponents({ name }) as VueWrapper[])
+  const nameOf = (one: VueWrapper) => {
+    const label = (one.props() as { label?: string }).label ?? one.vm.$attrs['aria-label']
+    return typeof label === 'string' ? label : ''
+  }
   const found = all.find((one) => nameOf(one) === label)
   if (!found) throw new Error(`No field is called “${label}”; there are: ${all.map(nameOf).join(', ')}`)
   return found

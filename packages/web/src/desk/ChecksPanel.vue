@@ -119,7 +119,7 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
         <li v-for="finding in group.list" :key="keyOf(finding)" :class="group.severity" :data-finding="all.indexOf(finding)">
           <v-btn v-tooltip="placeOf(finding) ? 'Show it in the text' : ''" variant="text" class="reason lines" @click="show(finding)" @keydown="onKey($event, finding)">{{ finding.reason }}</v-btn>
           <form v-if="dismissing === keyOf(finding)" class="dismiss" @submit.prevent="dismiss(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
-            <v-text-field label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" v-focus-first />
+            <v-text-field v-focus-first label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" />
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
           <p v-else class="row-actions">

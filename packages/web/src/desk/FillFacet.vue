@@ -61,7 +61,7 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <div class="fill">
-    <v-text-field ref="input" v-model="typed" :label="`A phrase for ${facet}`" v-list-field aria-autocomplete="list" :aria-expanded="offered.length > 0" :aria-controls="`terms-${facet}`" :aria-activedescendant="chosen >= 0 ? `term-${facet}-${chosen}` : undefined" placeholder="type, or choose" maxlength="300" @input="chosen = -1" @keydown="onKey" @blur="emit('close')" />
+    <v-text-field ref="input" v-model="typed" v-list-field :label="`A phrase for ${facet}`" aria-autocomplete="list" :aria-expanded="offered.length > 0" :aria-controls="`terms-${facet}`" :aria-activedescendant="chosen >= 0 ? `term-${facet}-${chosen}` : undefined" placeholder="type, or choose" maxlength="300" @input="chosen = -1" @keydown="onKey" @blur="emit('close')" />
     <div :id="`terms-${facet}`" class="offers" role="listbox" :aria-label="`Phrases for ${facet}`">
       <div v-for="group in groups" :key="group.name" class="group" role="group" :aria-label="group.name">
         <span class="soft" aria-hidden="true">{{ group.name }}</span>

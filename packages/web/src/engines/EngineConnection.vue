@@ -72,7 +72,7 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
     <form v-if="takesSecret" class="line" @submit.prevent="keep(secret)">
       <v-text-field v-model="secret" :label="engine.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key, for {secret} in the headers'" type="password" autocomplete="off" maxlength="4000" />
       <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
-      <v-btn v-if="engine.hasSecret" variant="text" @click="keep(null)">Remove it</v-btn>
+      <v-btn v-if="engine.hasSecret" variant="text" @click="keep(null)">Remove the API key</v-btn>
     </form>
     <form v-if="engine.profile.simulated" class="line" @submit.prevent="misbehave(fault)">
       <v-select v-model="fault" label="For practice, a simulated engine" class="practice" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />

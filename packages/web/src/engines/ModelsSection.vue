@@ -99,7 +99,7 @@ const makeGullible = () =>
           <form v-if="takesSecret(model)" class="line" @submit.prevent="keep(model.profile.id, secret)">
             <v-text-field v-model="secret" :label="model.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key'" type="password" autocomplete="off" maxlength="4000" />
             <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
-            <v-btn v-if="model.hasSecret" variant="text" @click="keep(model.profile.id, null)">Remove it</v-btn>
+            <v-btn v-if="model.hasSecret" variant="text" @click="keep(model.profile.id, null)">Remove the API key</v-btn>
           </form>
           <form v-if="model.profile.simulated" class="line" @submit.prevent="misbehave(misbehaviour)">
             <v-select v-model="misbehaviour" label="For practice, the simulated models" :items="Object.entries(MISBEHAVIOURS).map(([key, says]) => ({ title: says, value: key }))" />

@@ -33,7 +33,7 @@ function save(): void {
 
 <template>
   <form class="form" @submit.prevent="save" @keydown.escape.stop="emit('cancel')">
-    <v-text-field v-model="form.term" label="Term" :rules="[needed]" maxlength="80" pattern=".*\S.*" v-focus-first />
+    <v-text-field v-model="form.term" v-focus-first label="Term" :rules="[needed]" maxlength="80" pattern=".*\S.*" />
     <v-select v-model="form.facet" label="Facet" :items="FACETS" />
     <v-text-field v-model="form.does" label="What it does to a picture, in one sentence" :rules="[needed]" maxlength="300" pattern=".*\S.*" class="wide" />
     <v-text-field v-model="form.broader" label="Kind of" maxlength="80" />

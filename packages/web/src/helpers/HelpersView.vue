@@ -28,7 +28,7 @@ void Promise.all([helpers.load(), useModels().load(), useEngines().load()])
 const writing = shallowRef<{ body: HelperBody; isNew: boolean }>()
 const id = computed(() => String(route.params['helper'] ?? '') || helpers.all[0]?.id)
 
-const { data: whole, put, missing } = usePageData({
+const { data: whole, put } = usePageData({
   key: () => (id.value ? ['helper', id.value] : undefined),
   read: (signal) => call(readHelper, { params: { helper: id.value! }, signal }),
   on: ({ kind }) => kind === 'helpers',

@@ -54,12 +54,15 @@ describe('the map of keys', () => {
 
   it('answers each command to each of its keys', () => {
     const codes: Record<string, string> = { Left: 'ArrowLeft', Right: 'ArrowRight', Up: 'ArrowUp', Down: 'ArrowDown', Space: ' ' }
+    // Of any place, not of one that is known when this is compiled.
+    const ask = pressed as (context: KeyContext, event: ReturnType<typeof press>) => string | undefined
     for (const name of Object.keys(KEY_MAP) as KeyContext[]) {
       for (const [command, { keys }] of Object.entries(KEY_MAP[name].commands as Record<string, { keys: readonly string[] }>)) {
         for (const written of keys) {
           const parts = written.split(' ')
           const key = parts.at(-1)!
-          expect(pressed(name, press(codes[key] ?? key, { ctrlKey: parts.includes('Ctrl'), altKey: parts.includes('Alt'), shiftKey: parts.includes('Shift') })), `${name} ${written}`).toBe(command)
+          const found = ask(name, press(codes[key] ?? key, { ctrlKey: parts.includes('Ctrl'), altKey: parts.includes('Alt'), shiftKey: parts.includes('Shift') }))
+          expect(found, `${name} ${written}`).toBe(command)
         }
       }
     }

@@ -2,7 +2,7 @@
 import { addComments, type ClientSheet, listClientSheets, makeClientSheet, type SheetProof } from '@idolon/contract'
 import type { Caption } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'

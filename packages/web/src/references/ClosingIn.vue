@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type CloseTry, closeTries, readPrompt, readReading, type Reference } from '@idolon/contract'
-import { type Closing, type Draft, hasClosing, type PictureReading, type RespectName } from '@idolon/core'
+import { type Closing, hasClosing, type PictureReading, type RespectName } from '@idolon/core'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'

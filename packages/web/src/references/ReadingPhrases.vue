@@ -107,7 +107,7 @@ const begin = () =>
         <v-btn v-tooltip="`Accept or reject all of ${group.facet}`" variant="text" class="facet" @click="takeFacet(group.facet)">{{ group.facet }}</v-btn>
         <ul>
           <li v-for="row in group.rows" :key="row.key" :class="{ shown: row.evidence && shown === row.evidence }">
-            <v-text-field v-if="row.changing" v-model="row.text" :label="`${row.facet}, in your words`" v-focus-first @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
+            <v-text-field v-if="row.changing" v-model="row.text" v-focus-first :label="`${row.facet}, in your words`" @keydown.enter="row.changing = false" @keydown.esc="row.changing = false" @blur="row.changing = false" />
             <v-btn v-else-if="row.evidence" v-tooltip="'Show what was measured'" variant="text" :class="{ taken: row.taken && !isSwapped(row) }" :aria-pressed="shown === row.evidence" class="words lines" @click="emit('show', row.evidence)">{{ row.text }}</v-btn>
             <span v-else class="words" :class="{ taken: row.taken && !isSwapped(row) }">{{ row.text }}</span>
             <span class="soft sure" :title="sure(row)">{{ row.confidence === null ? '' : `${Math.round(row.confidence * 100)} %` }}</span>

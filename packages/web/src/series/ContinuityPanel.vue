@@ -78,7 +78,7 @@ async function takeBack({ sceneId, kind, dismissed: because }: SeriesSlip): Prom
         <li v-for="(slip, i) in list" :key="i">
           <span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }}
           <form v-if="dismissing === keyOf(slip)" class="row-actions" @submit.prevent="dismiss(slip, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
-            <v-text-field label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" v-focus-first />
+            <v-text-field v-focus-first label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" />
             <v-btn variant="text" type="submit">Dismiss</v-btn>
           </form>
           <span v-else class="row-actions"><v-btn v-if="slip.fix" variant="text" :disabled="busy" @click="fix(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>

@@ -45,7 +45,7 @@ const add = (kind: PartKind) =>
       </ul>
       <v-select v-if="kind === 'style' && parts.length" label="Style of this series" :model-value="series.style ?? ''" :items="[{ title: 'no style', value: '' }, ...parts.map((part) => ({ title: part.body.name, value: part.id }))]" @update:model-value="open.change({ style: $event || null })" />
       <form v-if="adding === kind" class="row-actions" @submit.prevent="add(kind)">
-        <v-text-field v-model="name" :label="`Name of the ${kind}`" v-focus-first maxlength="120" :rules="[needed]" @keydown.escape="adding = undefined" />
+        <v-text-field v-model="name" v-focus-first :label="`Name of the ${kind}`" maxlength="120" :rules="[needed]" @keydown.escape="adding = undefined" />
         <v-btn :disabled="!name.trim()" type="submit">Add it</v-btn>
       </form>
       <v-btn v-else variant="text" @click="(adding = kind), (name = '')">Add a {{ kind }}</v-btn>

@@ -6,7 +6,6 @@ import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
 import { useActions } from '../go-to/actions.ts'
-import { useTask } from '../notices/notices.ts'
 import SavedText from '../shared/SavedText.vue'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
@@ -26,7 +25,6 @@ import ActsMenu from '../shared/ActsMenu.vue'
 const route = useRoute()
 const router = useRouter()
 const projects = useProjects()
-const task = useTask()
 
 const making = ref(route.query['do'] === 'new')
 const id = computed(() => String(route.params['series'] ?? '') || undefined)

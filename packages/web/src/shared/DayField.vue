@@ -5,8 +5,8 @@ import { computed } from 'vue'
 const props = defineProps<{ label: string; day: string }>()
 const emit = defineEmits<{ choose: [day: string] }>()
 
-/** What opens the calendar is the frame of the field, of which there is nothing to say whether it is open. */
-const MENU = { activatorProps: { 'aria-expanded': undefined, 'aria-haspopup': undefined } }
+/** What opens the calendar is the frame of the field, which has no role that could be open or closed. */
+const MENU = { activatorProps: { 'aria-expanded': undefined, 'aria-haspopup': undefined, 'aria-controls': undefined, 'aria-owns': undefined } }
 const two = (number: number) => String(number).padStart(2, '0')
 /** Days are the writer's own, not those of Greenwich. */
 const written = (date: Date) => `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { listTrials, type Trial } from '@idolon/contract'
+import { listTrials } from '@idolon/contract'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
 import TrialLine from './TrialLine.vue'
