@@ -52,7 +52,7 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
 <template>
   <section class="connection" aria-labelledby="connection">
     <h3 id="connection">Connection</h3>
-    <p>{{ soFar }}<template v-if="engine.usage.lastFailure"> <span class="soft">The last that failed: {{ engine.usage.lastFailure }}</span></template></p>
+    <p>{{ soFar }} <span v-if="engine.usage.lastFailure" class="soft">The last that failed: {{ engine.usage.lastFailure }}</span></p>
     <p v-if="engine.off" class="line"><span>It is switched off: nothing is asked of it.</span><v-btn @click="setOff(false)">Switch it on</v-btn></p>
     <FoldOut title="What it is sent">
       <RequestPreview v-model:text="text" :profile="engine.profile" />

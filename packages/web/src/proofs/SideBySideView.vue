@@ -142,7 +142,7 @@ useActions(() => [
       <aside class="differences" aria-label="What differs" aria-live="polite">
         <section v-for="(one, i) in said" :key="i">
           <h2 v-if="said.length > 1">{{ proofName(list[i + 1]!) }}</h2>
-          <p :class="{ many: one.differences.length > 1 }">{{ one.verdict }}<template v-if="!one.near"> The prompts ask for different pictures.</template></p>
+          <p :class="{ many: one.differences.length > 1 }">{{ one.verdict }}<template v-if="!one.near">{{ ' ' }}The prompts ask for different pictures.</template></p>
           <v-table v-if="one.differences.length">
             <tbody>
               <tr v-for="(difference, d) in one.differences" :key="d"><th scope="row" class="soft">{{ difference.facet ?? difference.kind }}</th><td>{{ sayDifference(difference, engines.named) }}</td></tr>

@@ -16,7 +16,7 @@ const MOST_HEIGHT = 480
       <template v-for="act in acts" :key="act.name">
         <v-divider v-if="act.last" />
         <v-list-item v-if="act.href" role="menuitem" :title="act.name" v-bind="act.says ? { subtitle: act.says } : {}" :prepend-icon="act.icon" :href="act.href" download />
-        <v-list-item v-else role="menuitem" :title="act.name" v-bind="act.says ? { subtitle: act.says } : {}" :prepend-icon="act.icon" :disabled="act.disabled ?? false" @click="act.run?.()" />
+        <v-list-item v-else role="menuitem" :title="act.name" v-bind="act.says ? { subtitle: act.says } : {}" :prepend-icon="act.icon" :disabled="act.disabled ?? false" @click="act.disabled || act.run?.()" />
       </template>
     </v-list>
   </v-menu>
