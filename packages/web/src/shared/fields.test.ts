@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { mount, type VueWrapper } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { choose, fieldOf, fill } from '../testing.test-support.ts'
 import DayField from './DayField.vue'
@@ -70,7 +70,7 @@ describe('tags', () => {
 
 describe('a day', () => {
   const field = (day: string) => mount(DayField, { props: { label: 'Changed from', day } })
-  const inner = (wrapper: ReturnType<typeof field>) => wrapper.findComponent({ name: 'VDateInput' })
+  const inner = (wrapper: ReturnType<typeof field>) => wrapper.findComponent({ name: 'VDateInput' }) as VueWrapper
 
   it('is kept as the writer’s own day, whatever the hour', () => {
     const wrapper = field('')
@@ -87,7 +87,7 @@ describe('a day', () => {
   })
 
   it('shows nothing for what an address makes of it by mistake', () => {
-    expect(['', 'soon', '2026'].map((day) => inner(field(day)).props('modelValue') as unknown)).toEqual([null, null, null])
-    expect(inner(field('2026-11-03')).props('modelValue')).toEqual(new Date(2026, 10, 3))
+    expect(['', 'soon', '2026'].map((day) => (inner(field(day)).props() as { modelValue: unknown }).modelValue)).toEqual([null, null, null])
+    expect((inner(field('2026-11-03')).props() as { modelValue: unknown }).modelValue).toEqual(new Date(2026, 10, 3))
   })
 })
