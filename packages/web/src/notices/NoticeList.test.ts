@@ -52,7 +52,8 @@ describe('a task of the page', () => {
   })
 
   it('says what the server refused, in its words', async () => {
-    expect(await useTask()(() => Promise.reject(new ApiProblem('invalid', 'The name is too long. Nothing was changed.')))).toBeUndefined()
+    const answer: unknown = await useTask()(() => Promise.reject<number>(new ApiProblem('invalid', 'The name is too long. Nothing was changed.')))
+    expect(answer).toBeUndefined()
     expect(texts()).toEqual(['The name is too long. Nothing was changed.'])
   })
 
