@@ -85,9 +85,4 @@ function send(): void {
   flex: 1;
   min-width: 0;
 }
-select.field,
-.labelled > input:not(.short),
-textarea {
-  width: 100%;
-}
 </style>

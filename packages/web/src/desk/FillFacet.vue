@@ -88,9 +88,6 @@ function onKey(event: KeyboardEvent): void {
   display: grid;
   gap: 4px;
 }
-input {
-  max-width: 340px;
-}
 .offers {
   display: grid;
   gap: 3px;

@@ -40,14 +40,7 @@ li > .plain {
   white-space: nowrap;
 }
 .strength {
-  display: flex;
-  flex: 1;
-  gap: 8px;
-  align-items: center;
+  flex: 1 1 160px;
   min-width: 0;
-}
-.strength input {
-  flex: 1;
-  min-width: 40px;
 }
 </style>

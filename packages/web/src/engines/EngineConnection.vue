@@ -104,13 +104,6 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
 .off {
   margin-left: auto;
 }
-.request summary {
-  cursor: pointer;
-  width: max-content;
-}
-.request[open] summary {
-  margin-bottom: 8px;
-}
 .tried {
   display: grid;
   gap: 4px;

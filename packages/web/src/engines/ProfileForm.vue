@@ -188,9 +188,6 @@ th {
 td {
   padding: 2px 12px 2px 0;
 }
-textarea {
-  width: 100%;
-}
 .problems {
   padding-left: 12px;
   border-left: 2px solid var(--accent);

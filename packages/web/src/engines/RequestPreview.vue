@@ -43,10 +43,6 @@ const shown = computed(() => {
   display: grid;
   gap: 8px;
 }
-textarea {
-  font-family: var(--serif);
-  font-size: 16px;
-}
 pre {
   margin: 0;
   padding: 10px 12px;

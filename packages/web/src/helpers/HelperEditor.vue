@@ -125,9 +125,6 @@ fieldset ul,
 .keep label:not(.labelled) {
   align-self: center;
 }
-textarea.exact {
-  width: 100%;
-}
 fieldset {
   margin: 0;
   padding: 8px 0 0;

@@ -124,12 +124,6 @@ async function save(): Promise<void> {
   gap: 12px 22px;
   margin-top: 10px;
 }
-textarea {
-  width: 100%;
-  resize: vertical;
-  font-family: var(--serif);
-  font-size: 15px;
-}
 fieldset {
   display: flex;
   flex-wrap: wrap;

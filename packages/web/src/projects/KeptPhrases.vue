@@ -50,9 +50,6 @@ async function keep(): Promise<void> {
   align-items: center;
   margin: 8px 0;
 }
-.new input {
-  width: 320px;
-}
 dl {
   display: grid;
   grid-template-columns: 92px 1fr;

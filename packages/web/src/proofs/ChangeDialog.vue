@@ -43,17 +43,7 @@ const begin = () =>
   display: grid;
   gap: 12px;
 }
-textarea {
-  font-family: var(--serif);
-  font-size: 17px;
-  resize: vertical;
-}
 .strength {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-}
-.strength input {
-  flex: 1;
+  width: 100%;
 }
 </style>

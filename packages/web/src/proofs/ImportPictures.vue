@@ -126,17 +126,6 @@ label.plain:focus-within {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.zone input.field {
-  width: 96px;
-  height: 28px;
-}
-.zone select.field {
-  height: 28px;
-  padding-block: 2px;
-}
-.zone input.short {
-  width: 84px;
-}
 .refused {
   color: var(--accent);
 }

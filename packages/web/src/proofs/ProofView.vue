@@ -359,10 +359,6 @@ dt {
   font-size: 14px;
   color: var(--soft);
 }
-textarea {
-  width: 100%;
-  resize: vertical;
-}
 .notes li {
   padding-left: 12px;
   border-left: 2px solid var(--accent);

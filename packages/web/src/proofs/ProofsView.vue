@@ -99,9 +99,7 @@ const scope = computed(() => {
 
 <style scoped>
 .size {
-  display: flex;
-  gap: 8px;
-  align-items: center;
+  flex: 0 0 210px;
 }
 .sheets {
   display: grid;

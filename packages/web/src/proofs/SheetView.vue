@@ -247,12 +247,7 @@ header {
   margin-bottom: 8px;
 }
 .size {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.size input {
-  width: 90px;
+  flex: 0 0 210px;
 }
 .sheet-view > :deep(.scroller) {
   margin-left: 28px;
@@ -273,8 +268,5 @@ header {
 .note {
   display: flex;
   gap: 8px;
-}
-.note input {
-  flex: 1;
 }
 </style>

@@ -68,10 +68,6 @@ li {
   border-bottom: 1px solid var(--rule);
 }
 .idea {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 8px;
-  align-items: baseline;
   font-family: var(--serif);
   font-size: 15.5px;
   cursor: pointer;

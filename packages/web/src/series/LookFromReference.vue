@@ -105,9 +105,6 @@ const inPlace = ({ text }: Row, key: string) => put(withPhrase(props.body, text,
   height: 48px;
   object-fit: cover;
 }
-.from select {
-  max-width: 100%;
-}
 li {
   padding: 5px 0;
   border-top: 1px solid var(--rule);

@@ -136,13 +136,6 @@ async function addAll(series: string, scenes: ReturnType<typeof scenesFromSplit>
 .name {
   max-width: 420px;
 }
-textarea {
-  width: 100%;
-  max-width: 860px;
-  font-family: var(--serif);
-  font-size: 16px;
-  line-height: 1.5;
-}
 .found {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 280px;

@@ -93,7 +93,7 @@ li {
   grid-template-columns: minmax(0, 1fr) auto auto;
   gap: 10px;
   align-items: center;
-  padding: 2px 0;
+  padding: 6px 0;
 }
 .variant {
   grid-template-columns: 90px minmax(80px, 0.6fr) minmax(0, 1fr) auto;

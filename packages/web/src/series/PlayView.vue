@@ -97,9 +97,9 @@ const setSeconds = (value: number) => {
       </figure>
       <div class="controls">
         <v-btn color="primary" variant="flat" @click="toggle">{{ playing ? 'Pause' : seconds > 0 && seconds < whole ? 'Go on' : 'Play' }}</v-btn>
-        <v-btn :disabled="now.scene === 0" @click="to(now.scene - 1)">Scene before</v-btn>
-        <v-btn :disabled="now.scene === scenes.length - 1" @click="to(now.scene + 1)">Scene after</v-btn>
-        <v-slider label="Where it is played" name="Where it is played" :min="0" :max="whole" :step="0.1" :model-value="seconds" :aria-valuetext="`scene ${shown.number}, ${clock(seconds)} of ${clock(whole)}`" @update:model-value="seconds = $event" />
+        <v-btn :disabled="now.scene === 0" @click="to(now.scene - 1)">Previous scene</v-btn>
+        <v-btn :disabled="now.scene === scenes.length - 1" @click="to(now.scene + 1)">Next scene</v-btn>
+        <v-slider class="position" label="Where it is played" name="Where it is played" :min="0" :max="whole" :step="0.1" :model-value="seconds" :aria-valuetext="`scene ${shown.number}, ${clock(seconds)} of ${clock(whole)}`" @update:model-value="seconds = $event" />
         <span class="time">{{ clock(seconds) }} of {{ clock(whole) }}</span>
         <v-select v-model="speed" label="Speed" :items="SPEEDS.map((one) => ({ title: one === 1 ? 'as it is' : one < 1 ? 'half' : 'double', value: one }))" />
         <v-checkbox v-model="moves" label="camera moves" />
@@ -162,9 +162,6 @@ figcaption {
   align-items: center;
   justify-content: center;
 }
-.controls input[type='range'] {
-  width: 220px;
-}
 .time {
   font-family: var(--mono);
   font-size: 13px;
@@ -187,5 +184,8 @@ figcaption {
 }
 .all [aria-current] {
   font-weight: 600;
+}
+.position {
+  flex: 1 1 160px;
 }
 </style>

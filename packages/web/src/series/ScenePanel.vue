@@ -150,10 +150,6 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
 .whole {
   grid-column: 1 / -1;
 }
-select.field {
-  min-width: 0;
-  width: 100%;
-}
 h2 .soft {
   margin-left: 8px;
   font-weight: 400;
@@ -195,10 +191,6 @@ h2 .soft {
   height: 60px;
   object-fit: cover;
   background: var(--wash);
-}
-details {
-  display: grid;
-  gap: 8px;
 }
 .passage {
   margin-top: 8px;

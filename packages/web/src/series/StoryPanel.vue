@@ -78,12 +78,6 @@ function leave(): void {
   display: grid;
   gap: 10px;
 }
-textarea {
-  width: 100%;
-  font-family: var(--serif);
-  font-size: 16px;
-  line-height: 1.5;
-}
 .stretch {
   display: grid;
   grid-template-columns: 28px minmax(0, 1fr);

@@ -48,11 +48,6 @@ const shares = computed(() => found.value !== undefined && found.value.slots.len
   display: grid;
   gap: 10px;
 }
-textarea {
-  width: 100%;
-  font-family: var(--serif);
-  font-size: 16px;
-}
 .scroll {
   overflow-x: auto;
 }

@@ -54,11 +54,6 @@ function addTerm(): void {
   display: grid;
   gap: 4px;
 }
-textarea {
-  width: 100%;
-  font-family: var(--serif);
-  font-size: 15px;
-}
 .from-glossary {
   display: flex;
   gap: 8px;

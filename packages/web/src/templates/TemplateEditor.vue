@@ -107,9 +107,6 @@ thead th {
   font-weight: 400;
   color: var(--soft);
 }
-td input {
-  width: 100%;
-}
 .keep {
   display: flex;
   gap: 14px;

@@ -271,9 +271,6 @@ section h2 {
 .how h2:first-child {
   margin-top: 0;
 }
-.how label input[type='radio'] {
-  margin-right: 6px;
-}
 .number {
   width: 84px;
 }
@@ -290,9 +287,6 @@ section h2 {
   gap: 6px;
   align-items: baseline;
 }
-.nevers select {
-  min-width: 0;
-}
 .price {
   padding: 8px 12px;
   border-left: 2px solid var(--rule-strong);
@@ -304,9 +298,6 @@ section h2 {
 .more {
   padding-top: 10px;
   border-top: 1px solid var(--rule);
-}
-.more select {
-  max-width: 210px;
 }
 .rows {
   grid-column: 1 / -1;

@@ -88,15 +88,6 @@ function values(text: string): void {
   background: none;
   font-weight: 600;
 }
-input.name:hover,
-input.name:focus {
-  border-color: var(--rule-strong);
-}
-textarea {
-  width: 100%;
-  font-family: var(--serif);
-  font-size: 15.5px;
-}
 .add .field {
   flex: 1;
 }

@@ -94,11 +94,6 @@ const figure = (score: number) => score.toFixed(2)
   gap: 8px 12px;
   align-items: end;
 }
-.ask textarea {
-  flex: 1 1 100%;
-  font-family: var(--serif);
-  font-size: 16px;
-}
 .number {
   width: 70px;
 }

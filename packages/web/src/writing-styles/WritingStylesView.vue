@@ -142,11 +142,6 @@ header,
   gap: 28px;
   align-items: start;
 }
-.learn textarea {
-  width: 100%;
-  font-family: var(--serif);
-  font-size: 16px;
-}
 .told {
   white-space: pre-line;
   max-width: 860px;
