@@ -1,4 +1,4 @@
-import { test as base, type FileChooser, type Locator, type Page } from '@playwright/test'
+import { test as base, expect, type FileChooser, type Locator, type Page } from '@playwright/test'
 import { startApplication } from './start-application.ts'
 
 export { expect } from '@playwright/test'
@@ -62,10 +62,17 @@ export const textOf = (page: Page) => page.getByRole('textbox', { name: 'Text of
 /** Chooses in a field with a list: opened by a press, chosen by its words. */
 export async function choose(page: Page, field: string | Locator, option: string | RegExp): Promise<void> {
   const box = typeof field === 'string' ? page.getByRole('combobox', { name: field, exact: true }).first() : field
-  // What is chosen stands over the field that has the name: a press there would not be the field's.
-  await box.focus()
-  await page.keyboard.press('ArrowDown')
-  await page.getByRole('option', { name: option, ...(typeof option === 'string' ? { exact: true } : {}) }).last().click()
+  const wanted = page.getByRole('option', { name: option, ...(typeof option === 'string' ? { exact: true } : {}) }).last()
+  await expect(async () => {
+    // By key: what is chosen stands over the field that has the name, and a press there would not be the field's.
+    if (!(await wanted.isVisible())) {
+      await box.focus()
+      await page.keyboard.press('ArrowDown')
+    }
+    await wanted.click({ timeout: 5_000 })
+    // On a slow machine a press may come while the list is still being drawn, and go to nothing.
+    await expect(wanted).toBeHidden({ timeout: 5_000 })
+  }).toPass()
 }
 /** A press that opens the browser's own dialog for files. */
 export async function chooseFiles(page: Page, button: Locator, files: Parameters<FileChooser['setFiles']>[0]): Promise<void> {
