@@ -26,7 +26,7 @@ export interface Wanted<T> {
   againMs?: (data: T | undefined) => number | undefined
   /** What was shown of the key before stays in sight until the next is here. */
   keepBefore?: boolean
-  /** Says a failure itself, from `problem`; else it is shown as a notice. */
+  /** Shows itself, from `missing`, that there is no such thing; else a notice says so, as it says every other failure. */
   tells?: boolean
 }
 
@@ -72,10 +72,8 @@ export function usePageData<T>({ key, read, on, gatherMs = GATHER_MS, againMs, k
   const problem = computed(() => (now.value ? (result.value.error ?? undefined) : undefined))
   const data = computed(() => (now.value ? result.value.data : undefined))
   const missing = computed(() => problem.value instanceof ApiProblem && (problem.value.problem === 'not-found' || problem.value.problem === 'invalid'))
-  if (!tells) {
-    const notices = useNotices()
-    watch(problem, (error) => error && (told(error) || data.value === undefined) && notices.showError(error), { immediate: true })
-  }
+  const notices = useNotices()
+  watch(problem, (error) => error && !(tells && missing.value) && (told(error) || data.value === undefined) && notices.showError(error), { immediate: true })
 
   const load = async () => {
     // A first reading that is under way is as good as another; one that may be older than a change is not.

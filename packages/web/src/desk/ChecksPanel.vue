@@ -33,9 +33,9 @@ const tipsShown = computed(() => (allTips.value ? of('tip') : all.value.some(({ 
 const groups = computed(() => GROUPS.map((group) => ({ ...group, list: group.severity === 'tip' ? tipsShown.value : of(group.severity) })).filter(({ list }) => list.length))
 const hidden = computed(() => of('tip').length - tipsShown.value.length)
 const house = computed(() => all.value.filter(({ kind, fix }) => kind === 'house-rule' && fix))
-/** What takes nothing from the picture. */
 const nextSafe = () => safe.value[0]
 const nextOfHouse = () => house.value[0]
+/** What takes nothing from the picture. */
 const safe = computed(() => all.value.filter(({ fix }) => fix?.safe))
 const dismissed = computed(() => props.session.draft.value.marks.filter((mark): mark is Mark & { kind: 'dismissed' } => mark.kind === 'dismissed'))
 const said = ({ from, to }: { from: number; to: number }) => props.session.draft.value.text.slice(from, to)

@@ -54,7 +54,4 @@ function take(offer: (typeof suggestions.value)[number]['offers'][number]): void
   flex-wrap: wrap;
   gap: 2px 16px;
 }
-.offers .plain {
-  text-align: left;
-}
 </style>

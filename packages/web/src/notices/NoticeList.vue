@@ -37,8 +37,4 @@ const notices = useNotices()
 .notice.problem {
   border-left: 6px solid var(--accent-soft);
 }
-.notice .plain {
-  color: inherit;
-  flex: none;
-}
 </style>

@@ -26,8 +26,8 @@ const id = computed(() => String(route.params['project'] ?? ''))
 const project = computed(() => projects.byId(id.value))
 const worthOf = sayMoney.worth
 const notDraft = ({ kind }: ChangeEvent) => kind !== 'draft'
-const { data: ledger, missing } = usePageData({ key: () => ['ledger', id.value], read: (signal) => call(readLedger, { params: { project: id.value }, signal }), on: notDraft, gatherMs: 500 })
-const { data: found } = usePageData({ key: () => ['prompts of', id.value], read: (signal) => call(searchShelf, { query: { project: id.value, limit: 40, each: true }, signal }), on: notDraft, gatherMs: 500 })
+const { data: ledger, missing } = usePageData({ key: () => ['ledger', id.value], read: (signal) => call(readLedger, { params: { project: id.value }, signal }), on: notDraft, gatherMs: 500, tells: true })
+const { data: found, loading } = usePageData({ key: () => ['prompts of', id.value], read: (signal) => call(searchShelf, { query: { project: id.value, limit: 40, each: true }, signal }), on: notDraft, gatherMs: 500 })
 const prompts = computed(() => found.value?.rows ?? [])
 const total = computed(() => found.value?.total ?? 0)
 /** The name as it is being typed; what is read anew meanwhile must not take it away. */
@@ -65,7 +65,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
     </header>
     <section aria-labelledby="prompts-title">
       <h2 id="prompts-title">Prompts</h2>
-      <v-skeleton-loader v-if="!found" type="list-item-two-line@3" />
+      <v-skeleton-loader v-if="loading" type="list-item-two-line@3" />
       <p v-else-if="prompts.length === 0" class="soft">None yet. Write the first; it is tried, judged and kept here.</p>
       <PromptRow v-for="prompt in prompts" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" :project="false" />
       <p class="row-actions after">

@@ -42,6 +42,7 @@ const { data: whole, missing, put } = usePageData({
   key: () => (id.value ? ['reference', id.value] : undefined),
   read: (signal) => call(readReference, { params: { reference: id.value! }, signal }),
   on: (event) => event.kind === 'reference' && event.referenceId === id.value,
+  tells: true,
 })
 
 watch(() => whole.value?.reference.projectId, (project) => {

@@ -45,7 +45,7 @@ const scene = computed(() => series.value?.scenes.find((one) => one.id === chose
 const number = computed(() => (scene.value ? open.placeOf(scene.value.id) + 1 : 0))
 
 const { data: all } = usePageData({
-  key: () => ['series', projects.current?.id],
+  key: () => ['series of', projects.current?.id],
   read: (signal) => call(listSeries, { query: projects.current ? { project: projects.current.id } : {}, signal }),
   on: ({ kind }) => kind === 'series',
 })

@@ -63,7 +63,7 @@ const differences = (one: NearPrompt) => (one.differences.length ? `; ${one.diff
       </ul>
     </template>
     <p v-if="apart.length" class="soft">
-      Told apart by you: <template v-for="(one, i) in apart" :key="one.promptId"><template v-if="i">, </template><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <v-btn variant="text" :aria-label="`Leave it to the words whether ${one.title} is the same`" @click="say(one, null)">Undo</v-btn></template>
+      Told apart by you: <template v-for="(one, i) in apart" :key="one.promptId"><template v-if="i">, </template><RouterLink :to="`/desk/${one.promptId}`">{{ one.title }}</RouterLink> <v-btn variant="text" :aria-label="`Let the words say again whether ${one.title} is the same`" @click="say(one, null)">Undo</v-btn></template>
     </p>
   </div>
 </template>
