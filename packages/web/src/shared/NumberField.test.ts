@@ -38,3 +38,15 @@ it('does not write over what is being typed with what it means, but shows what c
   await wrapper.setProps({ value: 4 })
   expect(text(wrapper)).toBe('4')
 })
+
+it.each(['-1', '13', 'many', '1e9'])('sets nothing of %s, and says the bounds before the field is left', async (typed) => {
+  const wrapper = field(4)
+  await fill(wrapper, 'Guidance', typed)
+  expect([wrapper.emitted('set'), wrapper.text()]).toEqual([undefined, expect.stringContaining('A number from 0 to 12.')])
+})
+
+it('takes a space for nothing', async () => {
+  const wrapper = field(4)
+  await fill(wrapper, 'Guidance', ' ')
+  expect(wrapper.emitted('set')).toEqual([[undefined]])
+})

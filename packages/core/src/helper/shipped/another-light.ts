@@ -1,4 +1,4 @@
-import { aCase, helper } from './shipped-helper.ts'
+import { aCase, helper, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 /** The same picture at another hour. */
 export const anotherLight = helper(
@@ -14,11 +14,7 @@ export const anotherLight = helper(
 {{ prompt }}
 
 Carry the change through moment, light and colour, and through nothing else. Leave every other phrase word for word as it is. No praise, no lead-in, no settings.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [aCase('At dusk', 'a narrow boat on a canal at noon, hard overhead sun, pale dry colours, photograph', [{ kind: 'says', words: 'dusk', never: false }, { kind: 'says', words: 'noon', never: true }, { kind: 'no-stops' }])],
 )

@@ -1,4 +1,4 @@
-import { aCase, helper } from './shipped-helper.ts'
+import { aCase, helper, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 /** The same picture, told for another medium. */
 export const anotherMedium = helper(
@@ -19,11 +19,7 @@ The prompt:
 
 Keep subject, action, details, setting, moment, framing and mood as they are. Replace the old medium and all technique that belongs to it; name two things of the new medium's own technique.
 No praise, no lead-in, no settings.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [
     aCase('Photograph to linocut', 'a heron in the reeds at dawn, soft mist, photograph, 200mm lens, shallow depth of field', [{ kind: 'says', words: 'linocut', never: false }, { kind: 'says', words: 'photograph', never: true }, { kind: 'says', words: 'heron', never: false }, { kind: 'no-stops' }], { values: { medium: 'linocut' } }),

@@ -1,4 +1,4 @@
-import { aCase, helper } from './shipped-helper.ts'
+import { aCase, helper, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 /** The same picture seen from elsewhere. */
 export const anotherViewpoint = helper(
@@ -14,11 +14,7 @@ export const anotherViewpoint = helper(
 {{ prompt }}
 
 Carry the change through the framing, and through details that could not be seen any more. Leave every other phrase word for word as it is. No praise, no lead-in, no settings.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [aCase('From a low angle', 'a windmill on a hill, high angle, oil painting', [{ kind: 'says', words: 'low angle', never: false }, { kind: 'says', words: 'high angle', never: true }, { kind: 'no-stops' }])],
 )

@@ -1,4 +1,4 @@
-import { aCase, ENGINE, helper } from './shipped-helper.ts'
+import { aCase, ENGINE, helper, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 /** The draft as a JSON object by facet. */
 export const byFacets = helper(
@@ -17,11 +17,7 @@ Its phrases as they were read:
 {{ phrases }}
 
 Give each facet that it says something of as a phrase or a list of phrases, in the prompt's own words. Add nothing.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [aCase('A sentence', 'An old beekeeper lifts a frame from the hive at dawn, in soft rim light, gouache', [{ kind: 'first-answer-valid' }, { kind: 'facets-present', facets: ['subject', 'action', 'moment', 'light', 'medium'] }])],
 )

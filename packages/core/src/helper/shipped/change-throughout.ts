@@ -1,4 +1,4 @@
-import { aCase, helper } from './shipped-helper.ts'
+import { aCase, helper, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 /** A change told in words, carried through every phrase that it touches. */
 export const changeThroughout = helper(
@@ -18,11 +18,7 @@ The prompt:
 {{ prompt }}
 
 Carry the change through every phrase that it touches: what the light, the sky, the colours and the clothes then are. Leave every other phrase word for word as it is. No praise, no lead-in, no settings.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [
     aCase('At night in rain', 'a lamplighter on a ladder in a cobbled lane, bright noon sun, blue sky, short shadows, warm ochre palette, gouache', [{ kind: 'says', words: 'night', never: false }, { kind: 'says', words: 'noon', never: true }, { kind: 'says', words: 'lamplighter', never: false }, { kind: 'says', words: 'gouache', never: false }, { kind: 'no-stops' }], { values: { change: 'at night in rain' } }),

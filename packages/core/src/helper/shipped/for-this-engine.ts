@@ -1,4 +1,4 @@
-import { aCase, ENGINE, helper } from './shipped-helper.ts'
+import { aCase, ENGINE, helper, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 /** Rewritten for an engine's way of reading, with settings and why. */
 export const forThisEngine = helper(
@@ -19,11 +19,7 @@ The engine reads {{ engineReads }}{{#engineLimit}}, at most {{ engineLimit }}{{/
 {{/engineNotes}}{{#engineSettings}}Recommend values for these settings, and for no others:
 {{ engineSettings }}
 {{/engineSettings}}Say why in one or two sentences. No praise, no lead-in and no settings in the prompt itself.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [
     aCase('Sentences for keywords', 'An old ferry lies at a wooden quay. It is early morning and the water is still. The picture is an oil painting with a limited palette of grey and rust.', [{ kind: 'length-within', least: 8, most: 60 }, { kind: 'no-stops' }, { kind: 'says', words: 'ferry', never: false }], { engine: { engine: 'brayer' } }),

@@ -1,4 +1,4 @@
-import { aCase, helper, LENGTH } from './shipped-helper.ts'
+import { aCase, helper, LENGTH, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 const TOLD = 'A list with commas between its parts, without a capital, without a full stop at the end.\n10 to 18 words, mostly about 14.\nIn this order: medium, subject, setting, moment, technique, colour.\nAlways said, word for word: linocut; thick black outlines.\nFavourite words for colour: two colours; cream and rust.\nFavourite words for moment: misty dawn; moonlit night.'
 
@@ -21,11 +21,7 @@ The writing style:
 
 Write about {{ length }} words. Keep what the draft says. Say the facets in the order of the writing style and as it is punctuated; say word for word what is always said; take its favourite words where they fit, and leave out those that do not go with what the draft says.
 No praise, no lead-in, no settings.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [
     aCase('One word', 'badger', [{ kind: 'first-answer-valid' }, { kind: 'says', words: 'badger', never: false }, { kind: 'says', words: 'linocut', never: false }, { kind: 'says', words: 'thick black outlines', never: false }, { kind: 'length-within', least: 8, most: 24 }], { values: { writingStyle: TOLD, length: 14 } }),

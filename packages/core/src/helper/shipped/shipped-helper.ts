@@ -20,3 +20,10 @@ export const aCase = (name: string, text: string, criteria: HelperCase['criteria
 export const LENGTH: HelperInput = { key: 'length', label: 'Length in words', kind: 'number', min: 10, max: 400, default: 70 }
 export const STYLE: HelperInput = { key: 'style', label: 'Written as', kind: 'choice', values: ['as the engine reads', 'sentences', 'a list'], default: 'as the engine reads' }
 export const ENGINE: HelperInput = { key: 'engine', label: 'For', kind: 'engine' }
+
+/** How an instruction ends: the words that must stay, and, where another answer is wanted, those it must not be like. */
+export const LOCKED_AND_UNLIKE = `{{#locked}}Keep these words exactly as they are:
+{{ locked }}
+{{/locked}}{{#takes}}Make it unlike these:
+{{ takes }}
+{{/takes}}`

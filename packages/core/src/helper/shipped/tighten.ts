@@ -1,4 +1,4 @@
-import { aCase, helper } from './shipped-helper.ts'
+import { aCase, helper, LOCKED_AND_UNLIKE } from './shipped-helper.ts'
 
 /** The same picture in fewer words. */
 export const tighten = helper(
@@ -15,11 +15,7 @@ export const tighten = helper(
 
 Take out praise, what is said twice, and words that show nothing. Keep a phrase of every facet that it has ({{ said }}). Add nothing.
 No praise, no lead-in, no settings.
-{{#locked}}Keep these words exactly as they are:
-{{ locked }}
-{{/locked}}{{#takes}}Make it unlike these:
-{{ takes }}
-{{/takes}}`,
+${LOCKED_AND_UNLIKE}`,
   },
   [
     aCase('Praise and repeats', 'A breathtaking, stunning masterpiece of a small red fox, a fox sitting in deep snow, snowy field, at dawn, early in the morning, soft pink light, very beautiful and highly detailed, watercolour painting, watercolor', [
