@@ -81,8 +81,4 @@ function send(): void {
   display: flex;
   gap: 14px;
 }
-.models .labelled {
-  flex: 1;
-  min-width: 0;
-}
 </style>

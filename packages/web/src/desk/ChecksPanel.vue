@@ -179,8 +179,4 @@ li.stop {
   display: flex;
   gap: 12px;
 }
-.dismiss .field {
-  flex: 1;
-  min-width: 0;
-}
 </style>

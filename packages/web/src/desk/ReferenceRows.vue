@@ -36,9 +36,6 @@ img {
   object-fit: cover;
   background: var(--wash);
 }
-li > .plain {
-  white-space: nowrap;
-}
 .strength {
   flex: 1 1 160px;
   min-width: 0;

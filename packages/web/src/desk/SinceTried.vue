@@ -124,9 +124,6 @@ li {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-li .plain {
-  white-space: nowrap;
-}
 .more {
   color: var(--accent);
   font-weight: 500;

@@ -40,7 +40,4 @@ li {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.plain {
-  white-space: nowrap;
-}
 </style>

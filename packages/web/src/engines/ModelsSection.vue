@@ -140,9 +140,6 @@ const makeGullible = () =>
   gap: 6px 14px;
   align-items: end;
 }
-.line .plain {
-  align-self: center;
-}
 .short {
   width: 84px;
 }

@@ -164,16 +164,8 @@ legend {
   gap: 8px 12px;
   align-items: center;
 }
-.check {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
 .short {
   width: 92px;
-}
-.setting .field:not(.short) {
-  width: 130px;
 }
 .setting .says {
   flex: 1 1 100%;

@@ -55,7 +55,4 @@ function save(): void {
 .wide {
   grid-column: 1 / -1;
 }
-.field {
-  width: 100%;
-}
 </style>

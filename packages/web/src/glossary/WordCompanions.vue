@@ -57,11 +57,6 @@ function without(what: string | undefined): void {
   gap: 10px;
   align-items: center;
 }
-.named .field {
-  width: 150px;
-  height: 28px;
-  color: var(--ink);
-}
 .source {
   margin-left: 8px;
   font-size: 13px;
@@ -73,9 +68,6 @@ function without(what: string | undefined): void {
 }
 .brought li {
   display: contents;
-}
-.brought .plain {
-  justify-self: start;
 }
 .brought .soft {
   font-size: 13px;

@@ -119,12 +119,6 @@ fieldset ul,
   padding-top: 10px;
   border-top: 1px solid var(--rule);
 }
-.keep .labelled {
-  flex: 1 1 260px;
-}
-.keep label:not(.labelled) {
-  align-self: center;
-}
 fieldset {
   margin: 0;
   padding: 8px 0 0;

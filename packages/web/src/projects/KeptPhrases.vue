@@ -69,8 +69,4 @@ dd {
 .phrase {
   font-family: var(--serif);
 }
-.phrase .plain {
-  font-family: var(--grotesque);
-  font-size: 12px;
-}
 </style>

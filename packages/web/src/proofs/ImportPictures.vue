@@ -103,9 +103,6 @@ const add = () =>
   background: var(--wash);
   border-color: var(--ink);
 }
-label.plain:focus-within {
-  outline: 2px solid var(--accent);
-}
 .waiting {
   display: grid;
   gap: 6px;

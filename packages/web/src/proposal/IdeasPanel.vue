@@ -85,7 +85,4 @@ li .row-actions {
 [aria-pressed='true'] {
   color: var(--accent);
 }
-.by .field {
-  width: 96px;
-}
 </style>

@@ -131,13 +131,4 @@ h2 .soft {
   padding-top: 10px;
   border-top: 1px solid var(--rule);
 }
-.on .labelled {
-  flex: 1 1 200px;
-}
-.on .field {
-  width: 100%;
-}
-.on .plain {
-  padding-bottom: 7px;
-}
 </style>

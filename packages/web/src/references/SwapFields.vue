@@ -36,7 +36,4 @@ legend {
   font-size: 13.5px;
   font-weight: 600;
 }
-.field {
-  width: 100%;
-}
 </style>

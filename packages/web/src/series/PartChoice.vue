@@ -27,9 +27,4 @@ function choose(aspect: Aspect, key: string): void {
   flex-wrap: wrap;
   gap: 6px;
 }
-.field {
-  height: 28px;
-  padding: 2px 4px;
-  font-size: 13px;
-}
 </style>

@@ -85,9 +85,6 @@ function moveUp(place: number): void {
   display: grid;
   gap: 12px;
 }
-fieldset > .plain {
-  justify-self: start;
-}
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto auto;

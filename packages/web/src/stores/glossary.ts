@@ -3,9 +3,9 @@ import { Associations, type AssociationTable, Glossary, type GlossaryEntry } fro
 import associationsUrl from '@idolon/core/tables/associations.json?url'
 import glossaryUrl from '@idolon/core/tables/glossary.json?url'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
-import { usePageData } from '../api/page-data.ts'
+import { useOfProject } from './of-project.ts'
 
 async function table<T>(url: string): Promise<T> {
   const response = await fetch(url)
@@ -16,35 +16,32 @@ async function table<T>(url: string): Promise<T> {
 /** The glossary with the terms of the project that was last asked for, and what words bring along; loaded when first needed. */
 export const useGlossary = defineStore('glossary', () => {
   const shipped = shallowRef<GlossaryEntry[]>()
-  const own = shallowRef<OwnTerm[]>([])
-  const associations = shallowRef<Associations>()
-  const glossary = computed(() => shipped.value && new Glossary(shipped.value, own.value.map(({ entry }) => entry)))
-  /** Undefined: nothing was asked for yet; empty: none but those of all projects. */
-  const project = ref<string>()
-  const page = usePageData({
-    key: () => (project.value === undefined ? undefined : ['terms', project.value]),
-    read: (signal) => call(listTerms, { query: project.value ? { project: project.value } : {}, signal }),
+  /** Of the empty project: none but the terms of all projects. */
+  const { shown: own, load: loadOwn, again } = useOfProject<OwnTerm[]>({
+    name: 'terms',
+    none: [],
+    read: (id, signal) => call(listTerms, { query: id ? { project: id } : {}, signal }),
     on: ({ kind }) => kind === 'terms',
   })
-  watch(page.data, (found) => (own.value = found ?? []), { flush: 'sync' })
+  const associations = shallowRef<Associations>()
+  const glossary = computed(() => shipped.value && new Glossary(shipped.value, own.value.map(({ entry }) => entry)))
   /** @throws where the tables that ship could not be loaded; what goes wrong with the project's own terms is said. */
   async function load(projectId: string | undefined): Promise<void> {
-    project.value = projectId ?? ''
     const missing = shipped.value
       ? []
       : [
           table<GlossaryEntry[]>(glossaryUrl).then((entries) => (shipped.value = entries)),
           table<AssociationTable>(associationsUrl).then((rows) => (associations.value = new Associations(rows))),
         ]
-    await Promise.all([page.load(), ...missing])
+    await Promise.all([loadOwn(projectId ?? ''), ...missing])
   }
   async function add(projectId: string | null, entries: GlossaryEntry[]): Promise<void> {
     await call(addTerms, { body: { projectId, entries } })
-    await page.load()
+    await again()
   }
   async function remove(term: OwnTerm): Promise<void> {
     await call(removeTerm, { params: { term: term.id } })
-    await page.load()
+    await again()
   }
   return { glossary, own, associations, load, add, remove }
 })

@@ -1,37 +1,29 @@
 import { countPhrases, forgetPhrase, keepPhrase, listPhrases, type PhraseCount, type ProjectPhrase } from '@idolon/contract'
 import type { Facet } from '@idolon/core'
 import { defineStore } from 'pinia'
-import { ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
-import { usePageData } from '../api/page-data.ts'
+import { useOfProject } from './of-project.ts'
 
 /** Phrases to write with in the project that was last asked for: kept ones, then what its proven prompts say. */
 export const usePhrases = defineStore('phrases', () => {
-  const all = shallowRef<ProjectPhrase[]>([])
-  const project = ref('')
-  const page = usePageData({
-    key: () => (project.value ? ['phrases', project.value] : undefined),
-    read: (signal) => call(listPhrases, { params: { project: project.value }, signal }),
+  const { project, shown: all, load, put } = useOfProject<ProjectPhrase[]>({
+    name: 'phrases',
+    none: [],
+    read: (id, signal) => call(listPhrases, { params: { project: id }, signal }),
     on: ({ kind }) => kind !== 'draft' && kind !== 'run',
     gatherMs: 600,
   })
-  watch(page.data, (found) => (all.value = found ?? []), { flush: 'sync' })
-  /** Reads those of a project; what goes wrong is said, never thrown. */
-  async function load(id: string): Promise<void> {
-    project.value = id
-    await page.load()
-  }
 
   const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
   const keptAs = (text: string, facet: Facet): ProjectPhrase | undefined => all.value.find((phrase) => phrase.id && phrase.facet === facet && same(phrase.text, text))
   async function keep(text: string, facet: Facet): Promise<void> {
-    const kept = await call(keepPhrase, { params: { project: project.value }, body: { text, facet } })
-    page.put([kept, ...all.value.filter((phrase) => !(phrase.facet === facet && same(phrase.text, text)))])
+    const kept = await call(keepPhrase, { params: { project: project.value! }, body: { text, facet } })
+    put([kept, ...all.value.filter((phrase) => !(phrase.facet === facet && same(phrase.text, text)))])
   }
   async function forget(phrase: ProjectPhrase): Promise<void> {
     if (!phrase.id) return
-    await call(forgetPhrase, { params: { project: project.value, phrase: phrase.id } })
-    page.put(all.value.filter(({ id }) => id !== phrase.id))
+    await call(forgetPhrase, { params: { project: project.value!, phrase: phrase.id } })
+    put(all.value.filter(({ id }) => id !== phrase.id))
   }
   /** Kept of tried for a phrase in this project, by engine; nothing where it cannot be asked. */
   const countsOf = async (text: string): Promise<PhraseCount[]> => (project.value ? await call(countPhrases, { params: { project: project.value }, body: { phrases: [text] } }).catch(() => []) : [])

@@ -112,9 +112,6 @@ thead th {
   gap: 14px;
   align-items: end;
 }
-.keep .labelled {
-  flex: 1;
-}
 .problems {
   padding-left: 11px;
   border-left: 2px solid var(--accent);

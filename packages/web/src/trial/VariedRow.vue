@@ -88,9 +88,6 @@ function values(text: string): void {
   background: none;
   font-weight: 600;
 }
-.add .field {
-  flex: 1;
-}
 .wide {
   width: 100%;
 }
