@@ -15,7 +15,7 @@ export const test = base.extend<{ strict: undefined }, { application: undefined 
       await use(undefined)
       await end()
     },
-    { scope: 'worker', auto: true, timeout: 240_000 },
+    { scope: 'worker', auto: true, timeout: 480_000 },
   ],
   // eslint-disable-next-line no-empty-pattern -- as above
   baseURL: async ({}, use) => use(address()),

@@ -18,7 +18,7 @@ const alive = (pid: number) => {
 }
 
 test('start, Ctrl-C, a killed launcher, backup and restore, on a cluster of its own', async () => {
-  test.setTimeout(180_000)
+  test.setTimeout(600_000)
   const data = await mkdtemp(join(tmpdir(), 'idolon-launch-'))
   const file = join(data, 'all.backup')
   const idolon = (...args: string[]) => run(join(ROOT, 'idolon'), [...args, '--data', data], { env: { ...process.env, DATABASE_URL: '' } })

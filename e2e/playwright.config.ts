@@ -14,6 +14,7 @@ const CHROMIUM_FLAGS = [
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
+  globalSetup: './seeded.ts',
   // Files side by side, each worker with an application of its own; the tests of a file take turns.
   workers: 2,
   // Where the machine is shared with others, a test that passes only the second time is listed as flaky and lets the rest be told.

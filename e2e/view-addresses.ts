@@ -1,47 +1,50 @@
+import { VIEWS } from '../packages/web/src/app/views.ts'
 import { api } from './application.ts'
 
 export interface ShelfAnswer {
   rows: { id: string; projectId: string; bestProof: { id: string } | null }[]
 }
-interface SheetAnswer {
-  proofs: { id: string }[]
+interface Named {
+  id: string
+  name: string
 }
+/** Rows of names and prompts to import. */
+const CSV = 'Name,Prompt,Topics\nOwl,an owl at dusk,night\nAgain,an owl at dusk,\nEmpty,,\n'
 
-/** Every view by its name, on the demo world. */
+/** Every view by its name, on the demo world: the application's own list of views, and what some of them show besides. */
 export async function addresses(): Promise<[string, string][]> {
   const { rows } = await api<ShelfAnswer>('GET', '/api/shelf?q=hedda%20opens')
-  const [prompt] = rows
-  const { proofs } = await api<SheetAnswer>('GET', `/api/sheet?prompt=${prompt?.id ?? ''}`)
-  const ids = proofs.slice(0, 3).map(({ id }) => id).join(',')
-  const file = (await (await fetch(`${process.env['E2E_ADDRESS'] ?? ''}/api/imports?name=birds.csv`, { method: 'POST', body: 'Name,Prompt,Topics\nOwl,an owl at dusk,night\nAgain,an owl at dusk,\nEmpty,,\n' })).json()) as { id: string }
-  const [series] = (await api<{ id: string; name: string }[]>('GET', '/api/series')).filter(({ name }) => name === 'The Lantern Bees')
-  const { parts } = await api<{ parts: { id: string; body: { name: string } }[] }>('GET', `/api/series/${series?.id ?? ''}`)
+  const prompt = rows[0]!
+  const { proofs } = await api<{ proofs: { id: string }[] }>('GET', `/api/sheet?prompt=${prompt.id}`)
+  const file = (await (await fetch(`${process.env['E2E_ADDRESS'] ?? ''}/api/imports?name=birds.csv`, { method: 'POST', body: CSV })).json()) as { id: string }
+  const series = (await api<Named[]>('GET', '/api/series')).find(({ name }) => name === 'The Lantern Bees')!
+  const { parts } = await api<{ parts: { id: string; body: { name: string } }[] }>('GET', `/api/series/${series.id}`)
+  /** What stands in an address. Templates, writing styles and references have none of their own here: their views open on their lists. */
+  const PARAMS: Readonly<Record<string, string>> = {
+    prompt: prompt.id,
+    proof: prompt.bestProof!.id,
+    template: '',
+    writingStyle: '',
+    import: '',
+    series: series.id,
+    part: parts.find(({ body }) => body.name === 'Corin')!.id,
+    reference: '',
+    helper: 'fill-out',
+    project: prompt.projectId,
+  }
+  const some = `?ids=${proofs.slice(0, 3).map(({ id }) => id).join(',')}`
+  const QUERIES: Readonly<Record<string, string>> = { sheet: `?prompt=${prompt.id}`, 'side-by-side': some, judge: some, shelf: '?tried=yes', glossary: '?q=rim' }
+  const addressOf = (path: string) =>
+    path.replace(/\/:(\w+)\??/g, (_, name: string) => {
+      const value = PARAMS[name]
+      if (value === undefined) throw new Error(`No sweep knows what stands for :${name}. Say it in e2e/view-addresses.ts.`)
+      return value && `/${value}`
+    }) || '/'
   return [
-    ['Series', `/series/${series?.id ?? ''}`],
-    ['A character', `/series/${series?.id ?? ''}/parts/${parts.find(({ body }) => body.name === 'Corin')?.id ?? ''}`],
-    ['What has changed', `/series/${series?.id ?? ''}/changes`],
-    ['Played', `/series/${series?.id ?? ''}/play`],
-    ['Begin', '/'],
-    ['Desk', `/desk/${prompt?.id}`],
-    ['Proofs', '/proofs'],
-    ['Sheet', `/proofs/sheet?prompt=${prompt?.id ?? ''}`],
-    ['Side by side', `/proofs/side-by-side?ids=${ids}`],
-    ['Judging blind', `/proofs/judge?ids=${ids}`],
-    ['Proof', `/proofs/${prompt?.bestProof?.id}`],
-    ['Shelf', '/shelf?tried=yes'],
-    ['Bringing in', '/shelf/in'],
-    ['Bringing a file in', `/shelf/in/${file.id}`],
-    ['Templates', '/shelf/templates'],
+    ...VIEWS.map(({ id, title, path }): [string, string] => [title, addressOf(path) + (QUERIES[id] ?? '')]),
+    ['Importing a file', `/shelf/in/${file.id}`],
     ['Learning a template', '/shelf/templates?do=learn'],
     ['Writing a template', '/shelf/templates?do=new'],
-    ['Writing styles', '/shelf/writing-styles'],
-    ['Trial plan', `/desk/${prompt?.id}/plan`],
-    ['References', '/references'],
-    ['Bin', '/bin'],
-    ['Project', `/projects/${prompt?.projectId}`],
-    ['Helpers', '/helpers/fill-out'],
-    ['Glossary', '/glossary?q=rim'],
-    ['Engines', '/engines'],
     ['Not found', '/nowhere'],
   ]
 }

@@ -2,6 +2,8 @@ import { api, expect, newPrompt, test } from './application.ts'
 import { addresses, type ShelfAnswer } from './view-addresses.ts'
 
 test('nothing scrolls sideways at 1024, 1280 and 1920', async ({ page }) => {
+  // Every view in every width: minutes on a machine that is busy with other work.
+  test.setTimeout(900_000)
   for (const [name, address] of await addresses()) {
     await page.goto(address)
     await expect(page.getByRole('main')).toBeVisible()

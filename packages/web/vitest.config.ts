@@ -10,6 +10,8 @@ const library = join(dirname(createRequire(import.meta.url).resolve('vuetify/pac
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [contractValidators(), vue()],
+  // The tables of the reading come into a test as they ship.
+  assetsInclude: ['**/*.bin'],
   resolve: { alias: [{ find: /^vuetify$/, replacement: library }] },
   test: {
     name: 'web',

@@ -32,7 +32,9 @@ export const options: VuetifyOptions = {
     VMenu: { offset: 4 },
     VDialog: { scrim: 'black', opacity: 0.4 },
     VTooltip: { openDelay: 350, maxWidth: 360, eager: false },
-    VDataTable: { density: 'compact', hover: true },
+    // All of a table that is read stands there, and sorts by a press on a head.
+    VDataTable: { density: 'compact', hover: true, itemsPerPage: -1, hideDefaultFooter: true },
+    VDataTableVirtual: { density: 'compact', hover: true, fixedHeader: true, itemHeight: 36 },
     VTable: { density: 'compact' },
     VExpansionPanels: { variant: 'accordion', static: true },
     VProgressLinear: { color: 'primary', height: 3 },

@@ -14,7 +14,7 @@ const put = (i: number, more: Partial<ReferenceUse>) => emit('change', props.ref
     <li v-for="(use, i) in references" :key="i">
       <img :src="thumbnailOf(use.reference)" :alt="`Reference ${i + 1}`" />
       <v-select :label="`What reference ${i + 1} is for`" :model-value="use.role" :items="REFERENCE_ROLES.map((role) => ({ title: SAYS[role], value: role }))" @update:model-value="put(i, { role: $event as ReferenceRole })" />
-      <v-slider label="Strength" name="Strength" :min="0" :max="100" :step="5" :model-value="use.strength" class="strength" :suffix="String(use.strength)" @update:model-value="put(i, { strength: $event })" />
+      <v-slider label="Strength" name="Strength" :min="0" :max="100" :step="5" :model-value="use.strength" class="strength" @update:model-value="put(i, { strength: $event })"><template #append>{{ use.strength }}</template></v-slider>
       <v-btn variant="text" @click="emit('change', references.toSpliced(i, 1))">Remove</v-btn>
     </li>
   </ul>

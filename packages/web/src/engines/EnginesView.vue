@@ -5,11 +5,12 @@ import { computed, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { download, fileName } from '../shared/download.ts'
+import { counted } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import EngineConnection from './EngineConnection.vue'
 import ModelsSection from './ModelsSection.vue'
 import ProfileForm from './ProfileForm.vue'
-import { profileRows } from './profile-words.ts'
+import { profileRows, settingRows } from './profile-words.ts'
 import { JSON_FILES, usePickFiles } from '../shared/pick-files.ts'
 
 /** The engines prompts are written for: how each reads, what it takes and costs. */
@@ -32,6 +33,8 @@ function madeSoFar({ usage: { stored, failed, medianMs } }: Engine): string {
   if (stored + failed === 0) return ''
   return `, ${stored} made${medianMs === null ? '' : `, usually in ${(medianMs / 1000).toFixed(1)} s`}${failed ? `, ${failed} failed` : ''}`
 }
+const SETTING_HEADERS = [{ title: 'Name', key: 'label' }, { title: 'Takes', key: 'takes', sortable: false }, { title: 'Usually', key: 'default', sortable: false }, { title: 'What it does', key: 'says', sortable: false }]
+const SIZE_HEADERS = [{ title: 'Aspect ratio', key: 'aspectRatio' }, { title: 'Pixels', key: 'width' }, { title: 'One picture', key: 'cost', align: 'end' }] as const
 const ORIGINS: Record<Engine['origin'], string> = { shipped: 'ships with Idolon', changed: 'ships with Idolon, changed by you', own: 'added by you' }
 
 const save = (profile: EngineProfile) =>
@@ -97,30 +100,14 @@ async function importFile(given: File): Promise<void> {
         <EngineConnection :key="keyOf(engine)" :engine="engine" />
         <section v-if="engine.profile.settings.length" aria-labelledby="settings">
           <h3 id="settings">Settings</h3>
-          <v-table>
-            <thead><tr><th>Name</th><th>Takes</th><th>Usually</th><th>What it does</th></tr></thead>
-            <tbody>
-              <tr v-for="setting in engine.profile.settings" :key="setting.key">
-                <td>{{ setting.label }}</td>
-                <td>{{ setting.kind === 'number' ? `${setting.min} to ${setting.max} by ${setting.step}` : setting.values.join(', ') }}</td>
-                <td>{{ setting.default }}</td>
-                <td>{{ setting.says }}</td>
-              </tr>
-            </tbody>
-          </v-table>
+          <v-data-table :headers="SETTING_HEADERS" :items="settingRows(engine.profile)" item-value="key" />
         </section>
         <section aria-labelledby="sizes">
           <h3 id="sizes">Sizes</h3>
-          <v-table>
-            <thead><tr><th>Aspect ratio</th><th>Pixels</th><th class="number">One picture</th></tr></thead>
-            <tbody>
-              <tr v-for="size in engine.profile.sizes" :key="size.aspectRatio">
-                <td>{{ size.aspectRatio }}</td>
-                <td>{{ size.width }} by {{ size.height }}</td>
-                <td class="number">{{ size.cost }} {{ engine.profile.costUnit }}{{ size.cost === 1 ? '' : 's' }}</td>
-              </tr>
-            </tbody>
-          </v-table>
+          <v-data-table :headers="SIZE_HEADERS" :items="[...engine.profile.sizes]" item-value="aspectRatio">
+            <template #item.width="{ item }">{{ item.width }} by {{ item.height }}</template>
+            <template #item.cost="{ item }">{{ counted(item.cost, engine.profile.costUnit) }}</template>
+          </v-data-table>
         </section>
         <p class="row-actions">
           <v-btn @click="writing = { profile: engine.profile, isNew: false }">Change the profile</v-btn>
@@ -166,23 +153,5 @@ dt {
 }
 dd {
   margin: 0;
-}
-table {
-  border-collapse: collapse;
-  margin-top: 6px;
-}
-th {
-  text-align: left;
-  font-size: 12px;
-  font-weight: 400;
-  color: var(--soft);
-}
-th,
-td {
-  padding: 3px 22px 3px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.number {
-  text-align: right;
 }
 </style>

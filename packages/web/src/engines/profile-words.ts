@@ -28,6 +28,10 @@ export function profileRows(profile: EngineProfile): { name: string; says: strin
   ]
   return rows
 }
+
+/** The settings an engine takes, as rows of a table. */
+export const settingRows = ({ settings }: EngineProfile) => settings.map((setting) => ({ key: setting.key, label: setting.label, default: setting.default, says: setting.says, takes: setting.kind === 'number' ? `${setting.min} to ${setting.max} by ${setting.step}` : setting.values.join(', ') }))
+
 /** Ways in which the simulated engines misbehave for practice, as what “it” does. */
 const PRACTICE = {
   busy: 'is busy and asks to wait',

@@ -10,7 +10,7 @@ const table = (given: CaseRun) => mount(CaseRunTable, { props: { run: given }, g
 
 it('puts what fails first, and says what a change broke and fixed', () => {
   const wrapper = table(run([result('fox', 0, true), result('fox', 1, true), result('hen', 0, true), result('hen', 1, false), result('bee', 0, false), result('bee', 1, false), result('owl', 0, false), result('owl', 1, true)]))
-  const names = wrapper.findAll('tbody th').map((one) => one.text())
+  const names = wrapper.findAll('tbody td:first-child').map((one) => one.text())
   expect(names[0]).toBe('bee')
   expect(names.at(-1)).toBe('fox')
   expect(names).toEqual(expect.arrayContaining(['hen broken', 'owl fixed']))
@@ -24,6 +24,6 @@ it('shows how far it is, can be stopped, and does not judge before the end; an a
   expect(wrapper.find('.sentence').exists()).toBe(false)
   await wrapper.get('[role=status] button').trigger('click')
   expect(wrapper.emitted('stop')).toHaveLength(1)
-  await wrapper.get('tbody th button').trigger('click')
+  await wrapper.get('tbody td button').trigger('click')
   expect(wrapper.findAll('pre').map((one) => one.text())).toEqual(['answer of fox 0', 'answer of fox 1'])
 })

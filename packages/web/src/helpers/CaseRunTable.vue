@@ -9,7 +9,8 @@ import { useModels } from '../stores/models.ts'
 const props = defineProps<{ run: CaseRun }>()
 const emit = defineEmits<{ stop: [] }>()
 const models = useModels()
-const open = ref('')
+/** The cases whose answers are read. */
+const open = ref<string[]>([])
 const nameOf = (side: number) => {
   const one = props.run.sides[side]
   return one ? `Version ${one.version}, ${models.find(one.model)?.name ?? one.model}` : ''
@@ -37,6 +38,7 @@ const sums = computed(() =>
     return { name: nameOf(side), passed: done.filter(({ passed }) => passed).length, judged: done.filter(({ passed }) => passed !== null).length, cost: sayAmounts([{ unit: props.run.unit, amount: done.reduce((sum, { cost }) => sum + (cost ?? 0), 0) }]), half: times.length ? `half within ${((times[Math.floor(times.length / 2)] ?? 0) / 1000).toFixed(1)} s` : '' }
   }),
 )
+const headers = computed(() => [{ title: 'Case', key: 'name', width: '24%' }, ...sums.value.map(({ name }, side) => ({ title: name, key: `side${side}`, sortable: false }))])
 const says = (result: CaseResult | undefined): string[] => {
   if (!result) return []
   if (!isOver(result)) return [result.state === 'asked' ? 'waits' : 'is asked ...']
@@ -57,28 +59,17 @@ const changed = (results: readonly (CaseResult | undefined)[]) => (results.lengt
     </p>
     <p v-else class="soft">{{ sayWhen(run.askedAt) }}{{ run.stoppedAt ? ', stopped' : '' }}</p>
     <p v-if="run.sides.length === 2 && !going" class="sentence">{{ pairedSaid(counts, nameOf(0), nameOf(1).replace(/^V/, 'v')) }}</p>
-    <v-table>
-      <thead>
-        <tr>
-          <th scope="col">Case</th>
-          <th v-for="sum in sums" :key="sum.name" scope="col">{{ sum.name }}<br /><span class="soft">{{ sum.passed }} of {{ sum.judged }} pass, {{ sum.cost }}{{ sum.half ? `, ${sum.half}` : '' }}</span></th>
+    <v-data-table v-model:expanded="open" :headers="headers" :items="rows" item-value="id" :hover="false">
+      <template v-for="(sum, side) in sums" :key="sum.name" #[`header.side${side}`]>{{ sum.name }}<br /><span class="soft sums">{{ sum.passed }} of {{ sum.judged }} pass, {{ sum.cost }}{{ sum.half ? `, ${sum.half}` : '' }}</span></template>
+      <template #item.name="{ item, internalItem, isExpanded, toggleExpand }"><v-btn variant="text" :aria-expanded="isExpanded(internalItem)" @click="toggleExpand(internalItem)">{{ item.name }}</v-btn><span v-if="changed(item.results)" class="change" :class="changed(item.results)">{{ ` ${changed(item.results)}` }}</span></template>
+      <template v-for="(_, side) in run.sides" :key="side" #[`item.side${side}`]="{ item }"><div :class="{ failed: item.results[side]?.passed === false, passed: item.results[side]?.passed }"><p v-for="line in says(item.results[side])" :key="line">{{ line }}</p></div></template>
+      <template #expanded-row="{ item }">
+        <tr class="answers">
+          <td />
+          <td v-for="(result, side) in item.results" :key="side"><pre class="exact">{{ result?.answer || 'Nothing came.' }}</pre></td>
         </tr>
-      </thead>
-      <tbody>
-        <template v-for="row in rows" :key="row.id">
-          <tr>
-            <th scope="row"><v-btn variant="text" :aria-expanded="open === row.id" @click="open = open === row.id ? '' : row.id">{{ row.name }}</v-btn><span v-if="changed(row.results)" class="change" :class="changed(row.results)">{{ ` ${changed(row.results)}` }}</span></th>
-            <td v-for="(result, side) in row.results" :key="side" :class="{ failed: result?.passed === false, passed: result?.passed }">
-              <p v-for="line in says(result)" :key="line">{{ line }}</p>
-            </td>
-          </tr>
-          <tr v-if="open === row.id" class="answers">
-            <td />
-            <td v-for="(result, side) in row.results" :key="side"><pre class="exact">{{ result?.answer || 'Nothing came.' }}</pre></td>
-          </tr>
-        </template>
-      </tbody>
-    </v-table>
+      </template>
+    </v-data-table>
   </div>
 </template>
 
@@ -92,37 +83,15 @@ const changed = (results: readonly (CaseResult | undefined)[]) => (results.lengt
   font-size: 16.5px;
   max-width: 70ch;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  table-layout: fixed;
-}
-th:first-child {
-  width: 24%;
-}
-th {
-  text-align: left;
-  font-weight: 500;
-}
-thead th {
-  font-weight: 600;
-}
-thead .soft {
+.sums {
   font-weight: 400;
   font-size: 12.5px;
 }
-th,
-td {
-  padding: 5px 14px 5px 0;
-  border-bottom: 1px solid var(--rule);
-  vertical-align: top;
-  overflow-wrap: anywhere;
-}
-td.failed p {
+.failed p {
   padding-left: 9px;
   border-left: 2px solid var(--accent);
 }
-td.passed {
+.passed {
   color: var(--kept);
 }
 .change {

@@ -1,40 +1,40 @@
 <script setup lang="ts">
 import { useNotices } from './notices.ts'
 
+/** The notices that stand now, the newest last, each with its act and a way to close it. */
 const notices = useNotices()
 </script>
 
 <template>
-  <div class="notices" role="status" aria-live="polite">
-    <div v-for="notice in notices.shown" :key="notice.id" class="notice" :class="{ problem: notice.problem }">
-      <span>{{ notice.text }}</span>
-      <v-btn v-if="notice.action" variant="text" @click="(notice.action.run(), notices.close(notice.id))">{{ notice.action.label }}</v-btn>
-      <v-btn variant="text" @click="notices.close(notice.id)">Close</v-btn>
-    </div>
-  </div>
+  <v-snackbar :model-value="notices.shown.length > 0" attach max-width="760" class="notices">
+    <ul role="status" aria-live="polite">
+      <li v-for="notice in notices.shown" :key="notice.id" class="notice" :class="{ problem: notice.problem }">
+        <span>{{ notice.text }}</span>
+        <span class="acts">
+          <v-btn v-if="notice.action" variant="text" @click="(notice.action.run(), notices.close(notice.id))">{{ notice.action.label }}</v-btn>
+          <v-btn variant="text" @click="notices.close(notice.id)">Close</v-btn>
+        </span>
+      </li>
+    </ul>
+  </v-snackbar>
 </template>
 
 <style scoped>
-.notices {
-  position: fixed;
-  left: 50%;
-  bottom: 20px;
-  transform: translateX(-50%);
-  z-index: 3000;
+ul {
   display: grid;
-  gap: 8px;
-  width: max-content;
-  max-width: min(760px, calc(100vw - 40px));
+  gap: 6px;
 }
 .notice {
   display: flex;
   gap: 16px;
   align-items: baseline;
-  padding: 10px 16px;
-  color: var(--paper);
-  background: var(--ink);
+  justify-content: space-between;
 }
 .notice.problem {
-  border-left: 6px solid var(--accent-soft);
+  padding-left: 12px;
+  border-left: 4px solid var(--accent-soft);
+}
+.acts {
+  display: flex;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type LedgerBy, type Project, sumLedger } from '@idolon/contract'
-import { scaleBand, scaleLinear } from 'd3'
+import { scaleLinear } from 'd3'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -51,9 +51,18 @@ const lines = computed(() => {
   return by.value === 'day' ? all.slice(-31) : all.sort((a, b) => b.size - a.size).slice(0, 20)
 })
 const WIDTH = 220
-const ROW = 24
+const BAR = 14
 const x = computed(() => scaleLinear([0, Math.max(1e-9, ...lines.value.map(({ size }) => size))], [0, WIDTH]))
-const y = computed(() => scaleBand(lines.value.map(({ key }) => key), [0, lines.value.length * ROW]).padding(0.35))
+/** Days stand in their order, what else in that of what it cost, until the writer sorts by another. */
+const headers = computed(() => [
+  { title: by.value === 'day' ? 'Day' : by.value === 'engine' ? 'Engine or model' : 'Prompt', key: 'label', sortRaw: (a: Line, b: Line) => (by.value === 'day' ? a.key.localeCompare(b.key) : a.label.localeCompare(b.label)) },
+  { title: 'Spent', key: 'size' },
+  { title: '', key: 'bar', sortable: false },
+  { title: 'Pictures', key: 'proofs' },
+  { title: 'Per kept picture', key: 'perKeeper', sortRaw: (a: Line, b: Line) => costOfKeeper(a) - costOfKeeper(b) },
+])
+/** What never led to a kept picture stands behind all that did. */
+const costOfKeeper = ({ size, keepers }: Line) => (keepers ? size / keepers : Infinity)
 const perKeeper = (line: Line) => (line.keepers ? sayMoney.worth(line.amounts.map(({ unit, amount }) => ({ unit, amount: amount / line.keepers })), props.project) || sayAmounts(line.amounts.map(({ unit, amount }) => ({ unit, amount: Math.round((10 * amount) / line.keepers) / 10 }))) : '')
 const open = (line: Line) => by.value === 'prompt' && line.key !== '' && void router.push(`/desk/${line.key}`)
 const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
@@ -65,20 +74,13 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
       <v-btn v-for="(name, key) in BY" :key="key" variant="text" :class="{ strong: by === key }" :aria-pressed="by === key" @click="by = key">{{ name }}</v-btn>
       <a class="csv" :href="`/api/ledger.csv?project=${project.id}`" download>The whole ledger as CSV</a>
     </p>
-    <v-table v-if="lines.length">
-      <thead class="soft"><tr><th scope="col">{{ by === 'day' ? 'Day' : by === 'engine' ? 'Engine or model' : 'Prompt' }}</th><th scope="col">Spent</th><td /><th scope="col">Pictures</th><th scope="col">Per kept picture</th></tr></thead>
-      <tbody>
-        <tr v-for="(line, i) in lines" :key="line.key">
-          <th scope="row" class="label" :title="line.label"><v-btn v-if="by === 'prompt' && line.key" variant="text" @click="open(line)">{{ line.label }}</v-btn><template v-else>{{ by === 'day' ? day(line.label) : line.label }}</template></th>
-          <td class="amount">{{ sayAmounts(line.amounts) }}<span v-if="sayMoney.worth(line.amounts, project)" class="soft">, {{ sayMoney.worth(line.amounts, project) }}</span></td>
-          <td v-if="i === 0" class="bars" :rowspan="lines.length">
-            <svg :width="WIDTH" :height="lines.length * ROW" role="img" aria-label="The same as bars"><rect v-for="one in lines" :key="one.key" x="0" :y="y(one.key)" :width="Math.max(1, x(one.size))" :height="y.bandwidth()" /></svg>
-          </td>
-          <td>{{ counted(line.proofs, 'proof') }}<template v-if="line.keepers">, <span class="kept">{{ line.keepers }} kept</span></template></td>
-          <td>{{ perKeeper(line) }}</td>
-        </tr>
-      </tbody>
-    </v-table>
+    <v-data-table v-if="lines.length" :headers="headers" :items="lines" item-value="key">
+      <template #item.label="{ item }"><v-btn v-if="by === 'prompt' && item.key" variant="text" class="label" :title="item.label" @click="open(item)">{{ item.label }}</v-btn><template v-else>{{ by === 'day' ? day(item.label) : item.label }}</template></template>
+      <template #item.size="{ item }">{{ sayAmounts(item.amounts) }}<span v-if="sayMoney.worth(item.amounts, project)" class="soft">, {{ sayMoney.worth(item.amounts, project) }}</span></template>
+      <template #item.bar="{ item }"><svg :width="WIDTH" :height="BAR" aria-hidden="true"><rect x="0" y="0" :width="Math.max(1, x(item.size))" :height="BAR" /></svg></template>
+      <template #item.proofs="{ item }">{{ counted(item.proofs, 'proof') }}<template v-if="item.keepers">, <span class="kept">{{ item.keepers }} kept</span></template></template>
+      <template #item.perKeeper="{ item }">{{ perKeeper(item) }}</template>
+    </v-data-table>
     <p v-else class="soft">Nothing spent yet.</p>
     <p v-if="barUnit && severalUnits" class="soft">The bars are of {{ barUnit }}s alone: give the price of every unit above, and all is added up.</p>
   </section>
@@ -93,29 +95,10 @@ const day = (label: string) => new Date(`${label}T12:00:00Z`).toLocaleDateString
 .csv {
   margin-left: auto;
 }
-tbody tr {
-  height: 24px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-th,
-td {
-  padding: 0 14px 0 0;
-  white-space: nowrap;
-}
-.amount {
-  max-width: 240px;
-  white-space: normal;
-}
 .label {
   max-width: 200px;
   overflow: hidden;
   text-overflow: ellipsis;
-}
-.bars {
-  vertical-align: top;
 }
 svg {
   display: block;

@@ -9,12 +9,13 @@ import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
 import PromptRow from '../shared/PromptRow.vue'
-import { counted, sayAmounts, sayExactly } from '../shared/said.ts'
+import { counted, sayAmounts } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import { sayMoney } from './money.ts'
 import HouseRules from './HouseRules.vue'
 import KeptPhrases from './KeptPhrases.vue'
 import LedgerChart from './LedgerChart.vue'
+import LedgerEntries from './LedgerEntries.vue'
 import ProjectMoney from './ProjectMoney.vue'
 
 const route = useRoute()
@@ -80,21 +81,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
       <ProjectMoney :key="project.id" :project="project" @changed="projects.load()" />
       <LedgerChart :project="project" />
       <p class="soft">Cost is set aside when a picture or a helper is asked for, and settled when the answer is there, fails or is stopped. The newest entries:</p>
-      <div class="scroll" tabindex="0" role="region" aria-label="Newest entries">
-        <v-table>
-          <thead><tr><th>When</th><th>Prompt</th><th>Asked of</th><th>What</th><th class="number">Amount</th></tr></thead>
-          <tbody>
-            <tr v-for="entry in ledger?.entries ?? []" :key="entry.id">
-              <td>{{ sayExactly(entry.at) }}</td>
-              <td><RouterLink v-if="entry.promptId" :to="`/desk/${entry.promptId}`">{{ entry.promptTitle }}</RouterLink><span v-else class="soft">no prompt</span></td>
-              <td>{{ entry.engine }}</td>
-              <td>{{ entry.kind === 'reserve' ? 'set aside' : entry.note ? `settled, ${entry.note}` : 'settled' }}</td>
-              <td class="number">{{ entry.kind === 'settle' && entry.amount === 0 ? 'as set aside' : `${entry.amount.toLocaleString('en')} ${entry.unit}${Math.abs(entry.amount) === 1 ? '' : 's'}` }}</td>
-            </tr>
-          </tbody>
-        </v-table>
-        <p v-if="ledger?.entries.length === 0" class="soft">Nothing spent.</p>
-      </div>
+      <LedgerEntries :entries="ledger?.entries" />
     </section>
   </main>
   <main v-else class="page soft" role="status">Opening …</main>
@@ -119,31 +106,5 @@ h2 {
 }
 .after {
   margin-top: 14px;
-}
-.scroll {
-  max-height: 340px;
-  overflow: auto;
-  margin-top: 10px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th {
-  text-align: left;
-  font-weight: 600;
-  position: sticky;
-  top: 0;
-  background: var(--paper);
-}
-th,
-td {
-  padding: 4px 12px 4px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.number {
-  text-align: right;
-  white-space: nowrap;
 }
 </style>

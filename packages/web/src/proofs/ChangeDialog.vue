@@ -32,7 +32,7 @@ const begin = () =>
       <h2 id="change-title">Change this picture</h2>
       <p class="soft">Version {{ proof.version }} of {{ proof.promptTitle }} becomes the base. Say what to change, not what the picture shows; you can go on writing on the Desk before it is tried.</p>
       <v-textarea ref="field" v-model="text" label="What to change" rows="3" maxlength="4000" placeholder="Make the sky darker and take the fence away" auto-grow @keydown.ctrl.enter="begin" />
-      <v-slider v-model="strength" label="Keep of the picture" name="Keep of the picture" :min="0" :max="100" :step="5" class="strength" :suffix="String(`${strength} of 100`)" />
+      <v-slider v-model="strength" label="Keep of the picture" name="Keep of the picture" :min="0" :max="100" :step="5" class="strength"><template #append>{{ strength }} of 100</template></v-slider>
       <p class="row-actions"><v-btn color="primary" variant="flat" @click="begin">Open on the Desk</v-btn><v-btn variant="text" @click="open = false">Cancel</v-btn></p>
     </div>
   </v-dialog>

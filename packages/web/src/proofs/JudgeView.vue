@@ -77,7 +77,7 @@ const makeBest = () =>
         <template v-if="sitting && !done">
           <strong v-if="enough">{{ sitting.settled.value ? 'The best can be told from the second.' : 'More would tell little.' }}</strong>
           <v-btn variant="text" :disabled="sitting.mine.value.length === 0" @click="takeBack">Undo the last</v-btn>
-          <v-btn variant="text" :class="enough ? 'do' : 'quiet'" class="end lines" @click="done = true">Show the ranking</v-btn>
+          <v-btn :variant="enough ? 'flat' : 'text'" :color="enough ? 'primary' : undefined" class="end" @click="done = true">Show the ranking</v-btn>
         </template>
       </p>
     </header>
@@ -143,9 +143,6 @@ header .row-actions {
   display: flex;
   justify-content: space-between;
   padding: 12px 28px 18px;
-}
-.answers .quiet {
-  min-width: 130px;
 }
 kbd {
   margin-left: 8px;

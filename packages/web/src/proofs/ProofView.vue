@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { addReference, askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Region, type Run, type Verdict } from '@idolon/contract'
+import { addReference, askAgain, changePrompt, changeProof, type Proof, readProof, readRun, type Region, type Verdict } from '@idolon/contract'
 import type { Fault } from '@idolon/core'
 import { useElementSize, useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
-import { ApiProblem, messageOf } from '../api/problem.ts'
+import { usePageData } from '../api/page-data.ts'
+import { messageOf } from '../api/problem.ts'
 import NotFoundView from '../app/NotFoundView.vue'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useActions } from '../go-to/actions.ts'
@@ -35,10 +35,6 @@ const router = useRouter()
 const notices = useNotices()
 const task = useTask()
 const engines = useEngines()
-const proof = shallowRef<Proof>()
-const run = ref<Run>()
-const missing = ref(false)
-const trouble = ref('')
 const frame = ref<HTMLElement>()
 const reuse = ref(false)
 const zoom = useZoom(frame)
@@ -56,29 +52,17 @@ const box = computed(() => {
   return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) }
 })
 
-async function open(id: string): Promise<void> {
-  missing.value = false
-  trouble.value = ''
-  try {
-    const next = await call(readProof, { params: { proof: id } })
-    if (next.runId !== run.value?.id) run.value = await call(readRun, { params: { run: next.runId } })
-    if (String(route.params['proof']) !== id) return
-    proof.value = next
-    marking.value = undefined
-    zoom.whole()
-  } catch (error) {
-    missing.value = error instanceof ApiProblem && (error.problem === 'not-found' || error.problem === 'invalid')
-    if (!missing.value) trouble.value = messageOf(error)
-  }
-}
-watch(() => String(route.params['proof'] ?? ''), open, { immediate: true })
-onChange((event) => {
-  const now = proof.value
-  if (event === 'reset' || !now || event.proofId !== now.id || isMarking()) return
-  void call(readProof, { params: { proof: now.id } }).then((next) => {
-    if (proof.value === now && !isMarking()) proof.value = next
-  }, () => undefined)
+const wanted = computed(() => String(route.params['proof'] ?? ''))
+// From one to the next the picture stays in sight, and keeps the focus.
+const { data: proof, missing, problem, put } = usePageData({ key: () => ['proof', wanted.value], read: (signal) => call(readProof, { params: { proof: wanted.value }, signal }), on: ({ proofId }) => proofId === wanted.value && !isMarking(), keepBefore: true, tells: true })
+const { data: run, load: loadRun } = usePageData({ key: () => (proof.value ? ['run', proof.value.runId] : undefined), read: (signal) => call(readRun, { params: { run: proof.value!.runId }, signal }), keepBefore: true })
+const trouble = computed(() => (problem.value && !proof.value ? messageOf(problem.value) : ''))
+watch(() => proof.value?.id, () => {
+  marking.value = undefined
+  zoom.whole()
 })
+/** Shows what became of a proof, unless another is open by now. */
+const show = (next: Proof): void => void (next.id === wanted.value && put(next))
 
 const ready = computed(() => run.value?.proofs.filter(({ picture }) => picture) ?? [])
 const place = computed(() => ready.value.findIndex(({ id }) => id === proof.value?.id))
@@ -92,20 +76,19 @@ const set = (change: { verdict?: Verdict | null; faults?: Fault[]; regions?: Reg
     if (!before) return
     // Shown at once, so that the next key goes on from it; what the server says then replaces it.
     const shown = { ...before, ...change }
-    proof.value = shown
+    show(shown)
     try {
       const changed = await markProof(before.id, change)
-      if (proof.value === shown) proof.value = changed
+      if (proof.value === shown) show(changed)
     } catch (error) {
-      if (proof.value === shown) proof.value = before
+      if (proof.value === shown) show(before)
       throw error
     }
   })
 // By id: what was typed on one picture is saved to it, even when another is already shown.
 const setNote = (id: string, note: string) =>
   task(async () => {
-    const changed = await call(changeProof, { params: { proof: id }, body: { note }, keepalive: true })
-    if (proof.value?.id === id) proof.value = changed
+    show(await call(changeProof, { params: { proof: id }, body: { note }, keepalive: true }))
   })
 const judge = (verdict: Verdict) => set({ verdict: proof.value?.verdict === verdict ? null : verdict })
 const blame = (fault: Fault) => set({ faults: toggled(proof.value?.faults ?? [], fault) })
@@ -119,7 +102,7 @@ const remove = () =>
     const gone = proof.value
     if (!gone) return
     const next = ready.value[place.value + 1] ?? ready.value[place.value - 1]
-    await binProofs([gone.id], () => void (run.value && call(readRun, { params: { run: run.value.id } }).then((now) => (run.value = now))))
+    await binProofs([gone.id], () => void loadRun())
     if (next) await router.replace(`/proofs/${next.id}`)
     else back()
   })
@@ -138,7 +121,7 @@ const keepAsReference = () =>
   })
 const again = () =>
   task(async () => {
-    if (proof.value) proof.value = await call(askAgain, { params: { proof: proof.value.id } })
+    if (proof.value) show(await call(askAgain, { params: { proof: proof.value.id } }))
   })
 
 /** How far a key moves a picture that is larger than its frame, in pixels. */

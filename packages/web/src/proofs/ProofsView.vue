@@ -3,9 +3,8 @@ import { listRuns, type Proof, readRun, recentRuns, type Run } from '@idolon/con
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
-import { useNotices } from '../notices/notices.ts'
+import { usePageData } from '../api/page-data.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import TrialLines from '../trial/TrialLines.vue'
@@ -14,12 +13,12 @@ import RunRow from './RunRow.vue'
 import VerdictFilter from './VerdictFilter.vue'
 
 const PAGE = 15
+/** So many are asked for by one request. */
+const AT_ONCE = 90
+const OF_A_PROMPT = 200
 const route = useRoute()
 const router = useRouter()
 const projects = useProjects()
-const notices = useNotices()
-const runs = ref<Run[]>()
-const more = ref(false)
 const height = useLocalStorage('idolon.proof-height', 168)
 
 const text = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
@@ -28,35 +27,24 @@ const promptId = computed(() => text('prompt'))
 const runId = computed(() => text('run'))
 const verdict = computed(() => text('verdict'))
 
-async function fetchRuns(offset: number): Promise<Run[]> {
-  if (runId.value) return [await call(readRun, { params: { run: runId.value } })]
-  if (promptId.value) return call(listRuns, { params: { prompt: promptId.value }, query: { limit: 200 } })
-  return call(recentRuns, { query: { limit: PAGE, offset, ...(text('project') ? { project: text('project') } : {}) } })
-}
-async function load(add = false): Promise<void> {
-  try {
-    const next = await fetchRuns(add ? (runs.value?.length ?? 0) : 0)
-    runs.value = add ? [...(runs.value ?? []), ...next] : next
-    more.value = !runId.value && !promptId.value && next.length === PAGE
-  } catch (error) {
-    runs.value ??= []
-    notices.showError(error)
-  }
-}
-watch(() => [promptId.value, runId.value, text('project')], () => void load(), { immediate: true })
-onChange((event) => {
-  if (event === 'reset') void load()
-  else if (event.kind === 'proof' && event.runId) {
-    const { runId: changed } = event
-    if (runs.value?.some(({ id }) => id === changed)) void call(readRun, { params: { run: changed } }).then(replace).catch(() => undefined)
-  } else if (event.kind === 'run') void load()
+/** How many pages of runs are shown; another set of them begins with one. */
+const pages = ref(1)
+watch(() => [promptId.value, runId.value, text('project')], () => (pages.value = 1))
+const { data: runs, loading, put } = usePageData({
+  key: () => ['runs', runId.value, promptId.value, text('project'), pages.value],
+  read: async (signal): Promise<Run[]> => {
+    if (runId.value) return [await call(readRun, { params: { run: runId.value }, signal })]
+    if (promptId.value) return call(listRuns, { params: { prompt: promptId.value }, query: { limit: OF_A_PROMPT }, signal })
+    const found: Run[] = []
+    for (let offset = 0; offset < PAGE * pages.value; offset += AT_ONCE) found.push(...(await call(recentRuns, { query: { limit: Math.min(AT_ONCE, PAGE * pages.value - offset), offset, ...(text('project') ? { project: text('project') } : {}) }, signal })))
+    return found
+  },
+  on: ({ kind, runId: changed }, shown) => kind === 'run' || (kind === 'proof' && (shown?.some(({ id }) => id === changed) ?? false)),
+  keepBefore: true,
 })
-function replace(run: Run): void {
-  runs.value = runs.value?.map((old) => (old.id === run.id ? run : old))
-}
-function proofChanged(proof: Proof): void {
-  runs.value = runs.value?.map((run) => (run.id === proof.runId ? { ...run, proofs: run.proofs.map((old) => (old.id === proof.id ? proof : old)) } : run))
-}
+const more = computed(() => !runId.value && !promptId.value && runs.value?.length === PAGE * pages.value)
+const replace = (run: Run) => runs.value && put(runs.value.map((old) => (old.id === run.id ? run : old)))
+const proofChanged = (proof: Proof) => runs.value && put(runs.value.map((run) => (run.id === proof.runId ? { ...run, proofs: run.proofs.map((old) => (old.id === proof.id ? proof : old)) } : run)))
 
 const fits = (proof: Proof) => !verdict.value || (verdict.value === 'none' ? proof.verdict === null && proof.picture !== null : proof.verdict === verdict.value)
 const sheets = computed(() => (runs.value ?? []).map((run) => ({ run, proofs: run.proofs.filter(fits) })).filter(({ proofs }) => proofs.length > 0))
@@ -84,7 +72,8 @@ const scope = computed(() => {
       </div>
     </header>
     <TrialLines v-if="!runId" v-bind="promptId ? { prompt: promptId } : text('project') ? { project: text('project') } : {}" />
-    <p v-if="runs?.length === 0">No proofs here yet. Try a prompt on the <RouterLink to="/desk">Desk</RouterLink>, and its pictures stay here with all that made them.</p>
+    <v-skeleton-loader v-if="loading" type="heading, image@2" class="coming" />
+    <p v-else-if="runs?.length === 0">No proofs here yet. Try a prompt on the <RouterLink to="/desk">Desk</RouterLink>, and its pictures stay here with all that made them.</p>
     <p v-else-if="runs && sheets.length === 0">No proof on this page has that verdict.</p>
     <div class="sheets">
       <RunRow v-for="sheet in sheets" :key="sheet.run.id" titled :run="sheet.run" :proofs="sheet.proofs" :height="height" @changed="replace" @proof-changed="proofChanged">
@@ -93,7 +82,7 @@ const scope = computed(() => {
         </template>
       </RunRow>
     </div>
-    <v-btn v-if="more" class="more" @click="load(true)">Show earlier runs</v-btn>
+    <v-btn v-if="more" class="more" @click="pages++">Show earlier runs</v-btn>
   </main>
 </template>
 
@@ -109,6 +98,9 @@ const scope = computed(() => {
   border-top: 1px solid var(--rule);
   padding-top: 14px;
   min-width: 0;
+}
+.coming {
+  max-width: 520px;
 }
 .more {
   margin-top: 20px;

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { changeProofs, readSheet, readTrial, type SheetProof, type TrialWhole, type Verdict } from '@idolon/contract'
+import { type ChangeEvent, changeProofs, readSheet, readTrial, type SheetProof, type Verdict } from '@idolon/contract'
 import { type Fault, factorName, FAULTS, optionName } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useActions } from '../go-to/actions.ts'
 import { pressed } from '../keys/key-map.ts'
 import { VERDICTS } from '../keys/letters.ts'
-import { useNotices, useTask } from '../notices/notices.ts'
+import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import TrialLine from '../trial/TrialLine.vue'
@@ -25,7 +25,9 @@ const TrialEffects = defineAsyncComponent(() => import('../trial/TrialEffects.vu
 const ClientDialog = defineAsyncComponent(() => import('./ClientDialog.vue'))
 /** The first are there at once; the rest follows. */
 const FIRST = 120
-const REST = 1_000
+const REST = 2_000
+/** Pictures come in bursts; a sheet is read once for each. */
+const GATHER_MS = 400
 /** Two to four stand side by side. */
 const BESIDE = 4
 const JUDGED = 100
@@ -33,28 +35,20 @@ const JUDGED = 100
 const route = useRoute()
 const router = useRouter()
 const projects = useProjects()
-const notices = useNotices()
 const task = useTask()
 const sheet = useTemplateRef<InstanceType<typeof ProofSheet>>('sheet')
 const height = useLocalStorage('idolon.sheet-height', 120)
 const { text, set, filter, arrangement: kind } = useSheetFilter()
-const proofs = shallowRef<SheetProof[]>()
-const total = ref(0)
 const selected = ref<Set<string>>(new Set())
 const client = ref(false)
 const writing = ref(false)
 const note = ref('')
 const noteField = ref<HTMLInputElement>()
 
+const CHANGES = ({ kind: what }: ChangeEvent) => what === 'proof' || what === 'run'
 /** The trial plan whose sheet this is, and what its options did. */
-const trial = shallowRef<TrialWhole>()
+const { data: trial, load: loadTrial } = usePageData({ key: () => (filter.value.trial ? ['trial', filter.value.trial] : undefined), read: (signal) => call(readTrial, { params: { trial: filter.value.trial! }, signal }), on: CHANGES, gatherMs: GATHER_MS })
 const effects = useLocalStorage('idolon.trial-effects', true)
-async function loadTrial(): Promise<void> {
-  const { trial: id } = filter.value
-  if (!id) trial.value = undefined
-  else trial.value = await task(() => call(readTrial, { params: { trial: id } }))
-}
-watch(() => filter.value.trial, () => void loadTrial(), { immediate: true })
 const factors = computed(() => trial.value?.trial.body.factors.map(factorName) ?? [])
 /** Options in the order of the plan; engines go by name. */
 const order = computed(() => Object.fromEntries((trial.value?.trial.body.factors ?? []).flatMap((factor) => (factor.kind === 'engine' ? [] : [[factorName(factor), factor.options.map((_, i) => optionName(factor, i))]]))))
@@ -64,40 +58,36 @@ const layout = computed(() => {
   return { columns, rows: text('rows') || (factors.value.find((name) => name !== columns) ?? '') }
 })
 
-let asked = 0
-async function load(): Promise<void> {
-  const mine = ++asked
-  try {
-    // What is there already stays in sight until the new list has come as far.
-    const size = Math.max(FIRST, proofs.value?.length ?? 0)
-    let list: SheetProof[] = []
-    do {
-      const page = await call(readSheet, { query: { ...filter.value, limit: list.length === 0 ? Math.min(2_000, size) : REST, offset: list.length } })
-      if (mine !== asked) return
-      list = [...list, ...page.proofs]
-      total.value = page.total
-      proofs.value = list
-      if (page.proofs.length === 0) break
-    } while (list.length < total.value)
-    const there = new Set(list.map(({ id }) => id))
-    if ([...selected.value].some((id) => !there.has(id))) selected.value = new Set([...selected.value].filter((id) => there.has(id)))
-  } catch (error) {
-    proofs.value ??= []
-    notices.showError(error)
-  }
+interface Read {
+  of: string
+  list: SheetProof[]
+  total: number
 }
-watch(() => JSON.stringify(filter.value), () => void load(), { immediate: true })
-let soon: ReturnType<typeof setTimeout> | undefined
-onChange((event) => {
-  if (event !== 'reset' && event.kind !== 'proof' && event.kind !== 'run') return
-  clearTimeout(soon)
-  soon = setTimeout(() => {
-    void load()
-    void loadTrial()
-  }, 400)
-})
-
+const wanted = computed(() => JSON.stringify(filter.value))
+/** What of a long sheet is there already. */
+const begun = shallowRef<Read>()
+async function readAll(signal: AbortSignal): Promise<Read> {
+  const of = wanted.value
+  const first = begun.value?.of === of ? REST : FIRST
+  let all: Read = { of, list: [], total: 0 }
+  do {
+    const page = await call(readSheet, { query: { ...filter.value, limit: all.list.length === 0 ? first : REST, offset: all.list.length }, signal })
+    all = { of, list: [...all.list, ...page.proofs], total: page.total }
+    begun.value = all
+    if (page.proofs.length === 0) break
+  } while (all.list.length < all.total)
+  return all
+}
+const { data: whole, problem, load, put } = usePageData({ key: () => ['sheet', wanted.value], read: readAll, on: CHANGES, gatherMs: GATHER_MS, keepBefore: true })
+// What is there already stays in sight until the new list has come; of what was not there, the beginning is shown at once.
+const shownNow = computed(() => (whole.value?.of === wanted.value ? whole.value : begun.value?.of === wanted.value ? begun.value : whole.value))
+const proofs = computed(() => shownNow.value?.list ?? (problem.value ? [] : undefined))
+const total = computed(() => shownNow.value?.total ?? 0)
 const list = computed(() => proofs.value ?? [])
+watch(list, (now) => {
+  const there = new Set(now.map(({ id }) => id))
+  if ([...selected.value].some((id) => !there.has(id))) selected.value = new Set([...selected.value].filter((id) => there.has(id)))
+})
 const versions = computed(() => [...new Set(list.value.map(({ version }) => version))].sort((a, b) => a - b))
 const engines = computed(() => new Map(list.value.map(({ engine }) => [`${engine.id} ${engine.revision}`, `${engine.name} ${engine.revision}`])))
 /** Settings that are not the same for all: worth laying out by. */
@@ -126,15 +116,25 @@ const shared = computed(() => (Object.keys(FAULTS) as Fault[]).filter((fault) =>
 type Change = { verdict?: Verdict | null; addFaults?: Fault[]; removeFaults?: Fault[]; note?: string }
 /** Shown at once; what the server then says replaces it. */
 function show(ids: ReadonlySet<string>, { verdict, addFaults = [], removeFaults = [] }: Change): void {
-  proofs.value = list.value.map((proof) =>
-    ids.has(proof.id) && proof.picture ? { ...proof, ...(verdict === undefined ? {} : { verdict }), faults: [...new Set([...proof.faults, ...addFaults])].filter((fault) => !removeFaults.includes(fault)) } : proof,
-  )
+  const before = shownNow.value
+  if (!before) return
+  put({
+    ...before,
+    list: before.list.map((proof) =>
+      ids.has(proof.id) && proof.picture ? { ...proof, ...(verdict === undefined ? {} : { verdict }), faults: [...new Set([...proof.faults, ...addFaults])].filter((fault) => !removeFaults.includes(fault)) } : proof,
+    ),
+  })
 }
 const change = (of: readonly SheetProof[], body: Change) =>
   task(async () => {
     if (of.length === 0) return
     show(new Set(of.map(({ id }) => id)), body)
-    await call(changeProofs, { body: { proofs: of.map(({ id }) => id), ...body } })
+    try {
+      await call(changeProofs, { body: { proofs: of.map(({ id }) => id), ...body } })
+    } finally {
+      // What was being read when it was shown was dropped; where it was refused, what the server has is shown again.
+      void load()
+    }
   })
 const toggle = (fault: Fault) => change(chosen.value, shared.value.includes(fault) ? { removeFaults: [fault] } : { addFaults: [fault] })
 const judge = (verdict: Verdict) => change(chosen.value, { verdict: chosen.value.every((proof) => proof.verdict === verdict) ? null : verdict })

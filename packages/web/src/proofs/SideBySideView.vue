@@ -34,20 +34,28 @@ const flip = ref(false)
 const seen = ref(0)
 const at = ref(0)
 
+let asked = 0
 async function load(): Promise<void> {
+  const mine = ++asked
   trouble.value = ''
   const ids = String(route.query['ids'] ?? '').split(',').filter(Boolean).slice(0, MOST)
   if (ids.length < 2) {
     proofs.value = []
+    comparisons.value = []
     return
   }
   try {
     const { proofs: found } = await call(readSheet, { query: { ids: ids.join(',') } })
     // In the order in which they were chosen.
-    proofs.value = ids.flatMap((id) => found.find((proof) => proof.id === id && proof.picture) ?? [])
-    const [first, ...others] = proofs.value
-    comparisons.value = first ? await Promise.all(others.map(({ id }) => call(compareProofs, { params: { proof: first.id, other: id } }))) : []
+    const chosen = ids.flatMap((id) => found.find((proof) => proof.id === id && proof.picture) ?? [])
+    const [first, ...others] = chosen
+    const compared = first ? await Promise.all(others.map(({ id }) => call(compareProofs, { params: { proof: first.id, other: id } }))) : []
+    if (mine !== asked) return
+    // Together: a comparison without its proofs cannot be shown.
+    proofs.value = chosen
+    comparisons.value = compared
   } catch (error) {
+    if (mine !== asked) return
     proofs.value ??= []
     trouble.value = messageOf(error)
   }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { type AnswerOf, deletePart, type Part, type PartVersion, previewPart, putBack, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
+import { deletePart, previewPart, putBack, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
 import type { PartBody } from '@idolon/core'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
+import NotFoundView from '../app/NotFoundView.vue'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayExactly, sayWhen } from '../shared/said.ts'
 import { useNow } from '../shared/use-now.ts'
@@ -24,18 +25,20 @@ const task = useTask()
 const now = useNow()
 const engines = useEngines()
 void engines.load()
+const partId = computed(() => String(route.params['part']))
+// A sheet that was made, deleted or tagged; the editor keeps what is being written.
+const { data: found, missing, load: loadPart } = usePageData({ key: () => ['part', partId.value], read: (signal) => call(readPart, { params: { part: partId.value }, signal }), on: ({ kind }) => kind === 'prompt', tells: true })
+const usedIn = computed(() => found.value?.series ?? [])
 /** The series it is looked at from; of a part that was opened by itself, the one that has it most. */
-const usedIn = shallowRef<AnswerOf<typeof readPart>['series']>([])
 const seriesId = computed(() => (typeof route.params['series'] === 'string' && route.params['series']) || usedIn.value[0]?.id)
 const elsewhere = computed(() => usedIn.value.filter(({ id }) => id !== seriesId.value))
-const sheets = shallowRef<AnswerOf<typeof readPart>['sheets']>([])
-const partId = computed(() => String(route.params['part']))
+const sheets = computed(() => found.value?.sheets ?? [])
 const open = useSeries(seriesId)
 const decideOffers = useDeciding(() => seriesId.value!)
 const editor = useTemplateRef('editor')
 
-const part = shallowRef<Part>()
-const versions = shallowRef<PartVersion[]>([])
+const part = computed(() => found.value?.part)
+const versions = computed(() => found.value?.versions ?? [])
 /** What is shown in the editor: the newest version, or an older one that is to become it again. */
 const shown = shallowRef<PartBody>()
 const offers = shallowRef<SceneOffer[]>([])
@@ -43,21 +46,15 @@ const previewing = ref(false)
 const busy = ref(false)
 
 const readOffers = async () => (offers.value = !seriesId.value ? [] : (await call(readSceneOffers, { params: { series: seriesId.value } })).filter((one) => one.partId === partId.value))
-const load = async () => {
-  const found = await call(readPart, { params: { part: partId.value } })
-  part.value = found.part
-  versions.value = found.versions
-  usedIn.value = found.series
-  sheets.value = found.sheets
-  shown.value = found.part.body
+/** The version that is written on from: what another window keeps meanwhile must neither take the words away nor be written over unseen. */
+const writtenOn = ref(0)
+function begin(): void {
+  shown.value = part.value?.body
+  writtenOn.value = part.value?.version ?? 0
   previewing.value = false
-  await readOffers()
 }
-watch([() => route.params['series'], partId], () => void task(load), { immediate: true })
-onChange((event) => {
-  // A sheet that was made, deleted or tagged; the editor keeps what is being written.
-  if (event !== 'reset' && event.kind === 'prompt') void call(readPart, { params: { part: partId.value } }).then((found) => ((sheets.value = found.sheets), (usedIn.value = found.series), part.value && (part.value = { ...part.value, scenes: found.part.scenes })), () => undefined)
-})
+watch(() => part.value?.id, begin, { immediate: true })
+watch([seriesId, partId], () => void task(readOffers), { immediate: true })
 
 /** What was written last and is still to be asked about: one question is on its way at a time, and the next is about the newest words. */
 let waiting: PartBody | undefined
@@ -87,8 +84,9 @@ async function preview(body: PartBody): Promise<void> {
 async function save(body: PartBody): Promise<void> {
   busy.value = true
   await task(async () => {
-    await call(savePartVersion, { params: { part: partId.value }, body: { on: part.value!.version, body, why: '' } })
-    await Promise.all([load(), open.load()])
+    await call(savePartVersion, { params: { part: partId.value }, body: { on: writtenOn.value, body, why: '' } })
+    await Promise.all([loadPart(), open.load(), readOffers()])
+    begin()
     if (!offers.value.length) notices.show(`“${body.name}” has version ${part.value!.version}.`)
   })
   busy.value = false
@@ -114,12 +112,13 @@ const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as cons
 </script>
 
 <template>
-  <main class="page part">
+  <NotFoundView v-if="missing" what="character, place or style" />
+  <main v-else class="page part">
     <p><RouterLink :to="seriesId ? `/series/${seriesId}` : '/series'">{{ open.series.value?.name ?? 'Series' }}</RouterLink></p>
     <h1 v-if="part" class="view-title">{{ part.body.name }} <span class="scope">{{ KINDS[part.body.kind] }}, version {{ part.version }}, in {{ counted(part.scenes, 'scene') }}</span></h1>
     <div v-if="part && shown" class="columns">
       <div class="left">
-        <PartEditor ref="editor" :body="shown" :project-id="part.projectId" :version="part.version" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
+        <PartEditor ref="editor" :body="shown" :project-id="part.projectId" :version="writtenOn" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
           <template #engine="{ body }"><v-select label="Engine" :model-value="body.engines[0]?.engine ?? ''" :items="[{ title: 'the project’s usual one', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" @update:model-value="body.engines = $event ? [{ engine: $event }] : []" /></template>
         </PartEditor>
         <PartSheet v-if="part.body.kind === 'character'" :part="part" :look="open.series.value?.style ?? null" :sheets="sheets" :references="part.body.references" @reference="editor?.takeAlong($event)" />

@@ -31,12 +31,7 @@ const shares = computed(() => found.value !== undefined && found.value.slots.len
     <template v-if="found && shares">
       <p class="soft">{{ texts.length === 1 ? 'Taken apart by what it says' : `What ${texts.length} texts share; filled with the values below, each comes back exactly` }}</p>
       <FrameText :parts="frameParts(found.text)" />
-      <div class="scroll">
-        <v-table>
-          <thead><tr><th v-for="slot in found.slots" :key="slot.name" scope="col">{{ slot.name }}</th></tr></thead>
-          <tbody><tr v-for="(row, i) in found.rows" :key="i"><td v-for="slot in found.slots" :key="slot.name">{{ row[slot.name] || '—' }}</td></tr></tbody>
-        </v-table>
-      </div>
+      <v-data-table :headers="found.slots.map(({ name }) => ({ title: name, key: name, value: (row: Record<string, string>) => row[name] || '—' }))" :items="found.rows" class="values" />
     </template>
     <p v-else-if="found" class="soft" role="status">These texts share no frame. Give variants of one prompt, such as the same scene with another subject.</p>
     <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!shares" type="submit">Go on with this frame</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
@@ -48,22 +43,7 @@ const shares = computed(() => found.value !== undefined && found.value.slots.len
   display: grid;
   gap: 10px;
 }
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
+.values {
   font-family: var(--serif);
-}
-th,
-td {
-  padding: 3px 14px 3px 0;
-  border-bottom: 1px solid var(--rule);
-  text-align: left;
-  vertical-align: top;
-}
-th {
-  font-family: var(--grotesque);
-  font-size: 12.5px;
 }
 </style>

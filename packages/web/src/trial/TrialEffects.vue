@@ -9,6 +9,7 @@ const blocks = computed(() => [
   ...(props.whole.trial.judged || !props.whole.ranking ? [{ by: 'By verdicts', unit: 'of a keep', factors: props.whole.verdicts }] : []),
 ])
 const WIDTH = 150
+const headersOf = (name: string) => [{ title: name, key: 'name' }, { title: '', key: 'line', sortable: false }, { title: 'Effect', key: 'effect', align: 'end' as const }, { title: 'Judged', key: 'judged' }]
 /** Half the scale: what lies farthest from the mean of anything. */
 const reach = (factors: readonly TrialFactor[]) => Math.max(0.05, ...factors.flatMap(({ options }) => options.filter(({ judged }) => judged).flatMap(({ low, high }) => [Math.abs(low), Math.abs(high)])))
 const x = (value: number, most: number) => WIDTH / 2 + (value / most) * (WIDTH / 2 - 4)
@@ -22,23 +23,17 @@ const signed = (value: number, unit: string) => `${value > 0 ? '+' : value < 0 ?
       <div class="factors">
         <div v-for="factor in block.factors" :key="factor.name">
           <p :class="{ strong: factor.told }">{{ factor.says }}</p>
-          <v-table v-if="factor.options.some(({ judged }) => judged)">
-            <caption class="visually-hidden">Effects of {{ factor.name }}</caption>
-            <tbody>
-              <tr v-for="option in factor.options.toSorted((p, q) => q.effect - p.effect)" :key="option.name">
-                <th scope="row" :title="option.name">{{ option.name }}</th>
-                <td v-if="option.judged">
-                  <svg :width="WIDTH" height="14" aria-hidden="true">
-                    <line :x1="WIDTH / 2" :x2="WIDTH / 2" y1="0" y2="14" class="mean" />
-                    <line :x1="x(option.low, reach(block.factors))" :x2="x(option.high, reach(block.factors))" y1="7" y2="7" class="interval" />
-                    <circle :cx="x(option.effect, reach(block.factors))" cy="7" r="3.5" :class="{ told: factor.told === option.name }" />
-                  </svg>
-                </td>
-                <td class="figure">{{ option.judged ? signed(option.effect, block.unit) : 'not judged' }}</td>
-                <td class="soft figure">{{ option.judged ? `of ${option.judged}` : '' }}</td>
-              </tr>
-            </tbody>
-          </v-table>
+          <v-data-table v-if="factor.options.some(({ judged }) => judged)" :headers="headersOf(factor.name)" :items="factor.options.toSorted((p, q) => q.effect - p.effect)" item-value="name">
+            <template #item.line="{ item: option }">
+              <svg v-if="option.judged" :width="WIDTH" height="14" aria-hidden="true">
+                <line :x1="WIDTH / 2" :x2="WIDTH / 2" y1="0" y2="14" class="mean" />
+                <line :x1="x(option.low, reach(block.factors))" :x2="x(option.high, reach(block.factors))" y1="7" y2="7" class="interval" />
+                <circle :cx="x(option.effect, reach(block.factors))" cy="7" r="3.5" :class="{ told: factor.told === option.name }" />
+              </svg>
+            </template>
+            <template #item.effect="{ item: option }">{{ option.judged ? signed(option.effect, block.unit) : 'not judged' }}</template>
+            <template #item.judged="{ item: option }">{{ option.judged ? `of ${option.judged}` : '' }}</template>
+          </v-data-table>
         </div>
       </div>
     </div>
@@ -57,21 +52,6 @@ const signed = (value: number, unit: string) => `${value > 0 ? '+' : value < 0 ?
   grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
   gap: 8px 28px;
   margin-top: 6px;
-}
-th {
-  max-width: 150px;
-  padding-right: 10px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-  font-weight: 400;
-  font-family: var(--serif);
-  text-align: left;
-}
-.figure {
-  padding-left: 8px;
-  white-space: nowrap;
-  font-variant-numeric: tabular-nums;
 }
 .mean {
   stroke: var(--rule);

@@ -36,8 +36,6 @@ const found = shallowRef<{ plan: TrialBody; combos: Combinations }>()
 const combos = computed(() => found.value?.combos)
 const starting = ref(false)
 const problem = ref('')
-const FIRST = 40
-const showAll = ref(false)
 
 void task(async () => {
   await engines.load()
@@ -148,6 +146,9 @@ const parts = computed(() => {
   })
   return [...runs, { words: text.value.slice(last), slot: '' }].filter((part) => part.words)
 })
+/** The combinations in the order in which they are asked for; one column a thing that varies. */
+const orderHeaders = computed(() => [{ title: '#', key: 'place' }, ...(found.value?.plan.factors ?? []).map((factor, f) => ({ title: factorName(factor), key: `option${f}` }))])
+const orderRows = computed(() => (found.value ? found.value.combos.rows.map((row, r) => ({ place: r + 1, ...Object.fromEntries(row.map((option, f) => [`option${f}`, optionName(found.value!.plan.factors[f]!, option, engineName)])) })) : []))
 const optionOf = (place: number, option: number) => optionName(body.value.factors[place]!, option, engineName)
 
 function addNever(): void {
@@ -239,13 +240,7 @@ async function start(): Promise<void> {
       </section>
       <section v-if="combos && combos.rows.length" class="rows" aria-labelledby="rows-title">
         <h2 id="rows-title">In this order</h2>
-        <div class="scroll">
-          <v-table>
-            <thead><tr><th scope="col">#</th><th v-for="factor in found?.plan.factors" :key="factorName(factor)" scope="col">{{ factorName(factor) }}</th></tr></thead>
-            <tbody><tr v-for="(row, r) in showAll ? combos.rows : combos.rows.slice(0, FIRST)" :key="r"><th scope="row" class="soft">{{ r + 1 }}</th><td v-for="(option, f) in row" :key="f">{{ found && optionName(found.plan.factors[f]!, option, engineName) }}</td></tr></tbody>
-          </v-table>
-        </div>
-        <v-btn v-if="!showAll && combos.rows.length > FIRST" variant="text" @click="showAll = true">Show all {{ combos.rows.length }}</v-btn>
+        <v-data-table-virtual :headers="orderHeaders" :items="orderRows" :height="Math.min(300, 40 + 36 * orderRows.length)" item-value="place" class="order" />
       </section>
     </div>
   </main>
@@ -302,17 +297,7 @@ section h2 {
 .rows {
   grid-column: 1 / -1;
 }
-.scroll {
-  overflow: auto;
-  max-height: 300px;
-}
-th,
-td {
-  padding: 2px 18px 2px 0;
-  border-bottom: 1px solid var(--rule);
-  text-align: left;
-}
-td {
+.order {
   font-family: var(--serif);
 }
 </style>
