@@ -1,4 +1,4 @@
-import { VIEWS } from '../packages/web/src/app/views.ts'
+import { type ListedView, VIEW_LIST } from '../packages/web/src/app/view-list.ts'
 import { api } from './application.ts'
 
 export interface ShelfAnswer {
@@ -41,7 +41,7 @@ export async function addresses(): Promise<[string, string][]> {
       return value && `/${value}`
     }) || '/'
   return [
-    ...VIEWS.map(({ id, title, path }): [string, string] => [title, addressOf(path) + (QUERIES[id] ?? '')]),
+    ...VIEW_LIST.map(({ id, title, path }: ListedView): [string, string] => [title, addressOf(path) + (QUERIES[id] ?? '')]),
     ['Importing a file', `/shelf/in/${file.id}`],
     ['Learning a template', '/shelf/templates?do=learn'],
     ['Writing a template', '/shelf/templates?do=new'],

@@ -5,6 +5,7 @@ import { useEngines } from '../stores/engines.ts'
 import { freshCriterion } from './criterion-words.ts'
 import CriterionRow from './CriterionRow.vue'
 import { needed } from '../shared/field-rules.ts'
+import { useFormCheck } from '../shared/form-check.ts'
 
 /** A case: what the helper is given, and what a good answer must satisfy. */
 const props = defineProps<{ body: HelperBody; start: HelperCase }>()
@@ -18,16 +19,19 @@ const existing = lines('existing')
 const engine = computed({ get: () => one.value.engine?.engine ?? '', set: (id: string) => (one.value = { ...one.value, engine: id ? { engine: id } : null }) })
 /** Locked words that the text does not have would be passed over in silence. */
 const notThere = computed(() => one.value.locked.filter((words) => !one.value.text.includes(words)))
-const problem = computed(() => (one.value.name.trim() === '' ? 'Give it a name.' : one.value.criteria.length === 0 ? 'Add what a good answer must satisfy.' : notThere.value.length ? `The text does not say “${notThere.value[0]}”.` : ''))
+const said = () => notThere.value.length === 0 || `The text does not say “${notThere.value[0]}”.`
+const problem = computed(() => (one.value.criteria.length === 0 ? 'Add what a good answer must satisfy.' : ''))
+const { check, whenSound } = useFormCheck()
+const save = whenSound(() => problem.value || emit('save', one.value))
 const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 'engine' && kind !== 'picture'))
 </script>
 
 <template>
-  <form class="case-form" @submit.prevent="problem || emit('save', one)">
+  <v-form ref="check" class="case-form" @submit.prevent="save">
     <v-text-field v-model="one.name" label="Name of the case" maxlength="120" :rules="[needed]" />
     <v-textarea v-model="one.text" label="The draft it is about" rows="3" maxlength="20000" auto-grow class="words" />
     <div class="columns">
-      <v-textarea v-model="locked" label="Locked words, a line each" rows="2" auto-grow />
+      <v-textarea v-model="locked" label="Locked words, a line each" rows="2" auto-grow :rules="[said]" />
       <v-textarea v-model="leaveOut" label="Leave-out list, a line each" rows="2" auto-grow />
       <v-textarea v-model="existing" label="What the project has, a line each" rows="2" auto-grow />
     </div>
@@ -47,7 +51,7 @@ const asksText = computed(() => props.body.inputs.filter(({ kind }) => kind !== 
       <p><v-btn variant="text" @click="one.criteria = [...one.criteria, freshCriterion('no-stops')]">Add a criterion</v-btn></p>
     </fieldset>
     <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="problem !== ''" type="submit">Save the case</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn><span class="soft">{{ problem }}</span></p>
-  </form>
+  </v-form>
 </template>
 
 <style scoped>

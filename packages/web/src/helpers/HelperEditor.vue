@@ -2,7 +2,8 @@
 import { ANSWERS, type AnswerKind, type HelperBody, type HelperInput, instructionProblems, SLOTS } from '@idolon/core/helper'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useModels } from '../stores/models.ts'
-import { between, needed } from '../shared/field-rules.ts'
+import { between, needed, shaped } from '../shared/field-rules.ts'
+import { useFormCheck } from '../shared/form-check.ts'
 import FoldOut from '../shared/FoldOut.vue'
 
 /** Writes the next version of a helper: its instruction with slots, what it asks for, the shape of its answer. */
@@ -46,17 +47,20 @@ function choices(place: number, text: string): void {
   const values = text.split(',').map((one) => one.trim()).filter(Boolean)
   if (input.kind === 'choice' && values.length) body.value.inputs = body.value.inputs.with(place, { ...input, values, default: values.includes(input.default) ? input.default : values[0]! })
 }
-const unsound = computed(() => problems.value.length > 0 || body.value.name.trim() === '' || body.value.instruction.trim() === '' || body.value.inputs.some(({ key, label }) => !/^[a-z][A-Za-z0-9]{0,29}$/.test(key) || label.trim() === ''))
+/** What is wrong with the instruction, line by line, under it. */
+const wrong = computed(() => problems.value.map(({ at, says }) => `Line ${lineOf(at)}: ${says}`))
+const slotName = shaped(/^[a-z][A-Za-z0-9]{0,29}$/, 'Begins with a small letter; letters and digits alone.')
+const { check, whenSound } = useFormCheck()
+const save = whenSound(() => emit('save', body.value, why.value.trim(), use.value))
 </script>
 
 <template>
-  <form class="editor" @submit.prevent="unsound || emit('save', body, why.trim(), use)">
+  <v-form ref="check" class="editor" @submit.prevent="save">
     <div class="pair">
       <v-text-field v-model="body.name" label="Name" maxlength="60" :rules="[needed]" />
       <v-text-field v-model="body.does" label="What it does, in a sentence" maxlength="300" />
     </div>
-    <v-textarea ref="area" v-model="body.instruction" label="Instruction" rows="16" maxlength="20000" spellcheck="true" auto-grow class="exact" />
-    <ul v-if="problems.length" class="problems" role="alert"><li v-for="one in problems" :key="`${one.at} ${one.says}`">Line {{ lineOf(one.at) }}: {{ one.says }}</li></ul>
+    <v-textarea ref="area" v-model="body.instruction" label="Instruction" rows="16" maxlength="20000" spellcheck="true" auto-grow class="exact" :rules="[needed]" :error-messages="wrong" :max-errors="6" />
     <FoldOut title="Slots it may name">
       <ul class="slots"><li v-for="slot in slots" :key="slot.name"><v-btn variant="text" class="exact" @click="put(slot.name)">{{ '{' + '{ ' + slot.name + ' }' + '}' }}</v-btn> <span class="soft">{{ slot.says }}</span></li></ul>
       <p class="soft">A part between {{ '{' + '{#name}' + '}' }} and {{ '{' + '{/name}' + '}' }} goes when the slot is empty. What comes from a draft or from fields stands between tags as material; the model is told to follow nothing that stands there.</p>
@@ -65,8 +69,8 @@ const unsound = computed(() => problems.value.length > 0 || body.value.name.trim
       <legend>What it asks for</legend>
       <ul>
         <li v-for="(input, place) in body.inputs" :key="place" class="input">
-          <v-text-field v-model="input.key" label="Name of the slot" maxlength="30" class="key" />
-          <v-text-field v-model="input.label" label="Label" maxlength="60" />
+          <v-text-field v-model="input.key" label="Name of the slot" maxlength="30" class="key" :rules="[needed, slotName]" />
+          <v-text-field v-model="input.label" label="Label" maxlength="60" :rules="[needed]" />
           <v-select label="Kind" :model-value="input.kind" :items="Object.entries(KINDS).map(([kind, says]) => ({ title: says, value: kind }))" @update:model-value="kindOf(place, $event as HelperInput['kind'])" />
           <span v-if="input.kind === 'number'" class="row-actions"><v-text-field v-model.number="input.min" label="From" type="number" class="number" /> to <v-text-field v-model.number="input.max" label="To" type="number" class="number" /> usually <v-text-field v-model.number="input.default" label="Usually" type="number" class="number" /></span>
           <v-text-field v-else-if="input.kind === 'choice'" label="Choices, with commas" :model-value="input.values.join(', ')" class="wide" @change="choices(place, ($event.target as HTMLInputElement).value)" />
@@ -88,10 +92,10 @@ const unsound = computed(() => problems.value.length > 0 || body.value.name.trim
     <div class="keep">
       <v-text-field v-model="why" label="Why this version" maxlength="2000" placeholder="what it is to do better" />
       <v-checkbox v-model="use" label="use it from now on" />
-      <v-btn color="primary" variant="flat" :disabled="unsound || !changed" type="submit">{{ isNew ? 'Make the helper' : 'Save as a new version' }}</v-btn>
+      <v-btn color="primary" variant="flat" :disabled="!changed" type="submit">{{ isNew ? 'Make the helper' : 'Save as a new version' }}</v-btn>
       <v-btn @click="emit('cancel')">Cancel</v-btn>
     </div>
-  </form>
+  </v-form>
 </template>
 
 <style scoped>
@@ -145,9 +149,5 @@ legend {
 }
 .wide {
   flex: 1 1 160px;
-}
-.problems {
-  padding-left: 11px;
-  border-left: 2px solid var(--accent);
 }
 </style>

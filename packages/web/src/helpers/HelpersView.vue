@@ -33,7 +33,7 @@ const { data: whole, put } = usePageData({
   read: (signal) => call(readHelper, { params: { helper: id.value! }, signal }),
   on: ({ kind }) => kind === 'helpers',
 })
-watch(id, () => (writing.value = undefined))
+watch(() => route.params['helper'], () => (writing.value = undefined))
 const BLANK: HelperBody = { name: '', does: '', instruction: 'Change this prompt.\n\n{{ prompt }}\n\nNo praise, no lead-in, no settings.', answer: 'prompt', inputs: [], examples: [], model: null, temperature: 0.7, tags: [] }
 
 const save = (body: HelperBody, why: string, use: boolean) =>

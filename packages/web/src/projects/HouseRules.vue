@@ -93,7 +93,7 @@ async function save(): Promise<void> {
         <p v-for="(colour, i) in form.colours" :key="i" class="colour">
           <v-color-input v-model="colour.value" :label="`Value of ${colour.name || 'the colour'}`" mode="hex" hide-actions color-pip class="value" />
           <v-text-field v-model="colour.name" :label="`Name of colour ${i + 1}`" placeholder="its name" maxlength="200" />
-          <v-btn variant="text" @click="form.colours.splice(i, 1)">remove</v-btn>
+          <v-btn variant="text" @click="form.colours.splice(i, 1)">Remove</v-btn>
         </p>
         <p><v-btn variant="text" @click="form.colours.push({ name: '', value: '#b08030' })">Add a colour</v-btn></p>
       </div>

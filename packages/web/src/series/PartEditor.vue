@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import LookFromReference from './LookFromReference.vue'
 import PartReferences from './PartReferences.vue'
 import { needed } from '../shared/field-rules.ts'
+import { useFormCheck } from '../shared/form-check.ts'
 
 /** What a character, place or style says: always, by variant, and never. */
 const props = defineProps<{ body: PartBody; projectId: string; version: number; busy: boolean }>()
@@ -27,8 +28,12 @@ watch(clean, (next) => {
 const lines = (key: 'also' | 'never') => computed({ get: () => body.value[key].join('\n'), set: (text: string) => (body.value[key] = [...new Set(text.split('\n').map((line) => line.slice(0, 120)))].slice(0, key === 'also' ? 20 : 60)) })
 const also = lines('also')
 const never = lines('never')
+const { check, whenSound } = useFormCheck()
+const save = whenSound(() => problems.value.length || !changed.value || emit('save', clean.value))
 const KIND = computed(() => body.value.kind)
 const FIRST = { character: 'What it is: an old beekeeper', place: 'What it is: a mossy stone bridge', style: 'What kind of picture: gouache illustration' } as const
+/** What an aspect is called where one more of it is added. */
+const ADDS: Readonly<Record<Aspect, string>> = { dress: 'an outfit', age: 'an age', state: 'a state', season: 'a season', light: 'a time of day' }
 const NEXT = { character: 'build, hair, face, bearing', place: 'what is in it, what is around it', style: 'palette, light, technique' } as const
 const put = (next: PartBody) => (body.value = structuredClone(next))
 /** Takes a picture along; of a role that only one picture has it takes the place of the one before. */
@@ -46,7 +51,7 @@ function moveUp(place: number): void {
 </script>
 
 <template>
-  <form class="part-editor" @submit.prevent="problems.length || !changed || emit('save', clean)">
+  <v-form ref="check" class="part-editor" @submit.prevent="save">
     <v-text-field v-model="body.name" label="Name, as the scenes’ words call it" maxlength="120" :rules="[needed]" />
     <fieldset class="grouped">
       <legend>Always said</legend>
@@ -60,7 +65,7 @@ function moveUp(place: number): void {
       <ul>
         <li v-for="(variant, i) in body.variants" :key="variant.key" class="variant"><v-select v-model="variant.aspect" :label="`What variant ${i + 1} changes`" :items="ASPECTS[KIND]" /><v-text-field v-model="variant.name" :label="`Name of variant ${i + 1}`" maxlength="120" placeholder="its name" /><v-text-field v-model="variant.text" :label="`What variant ${i + 1} says`" maxlength="500" placeholder="what is said" class="serif" /><v-btn variant="text" :aria-label="`Remove variant ${i + 1}`" @click="body.variants.splice(i, 1)">Remove</v-btn></li>
       </ul>
-      <p class="row-actions"><v-btn v-for="aspect in ASPECTS[KIND]" :key="aspect" variant="text" @click="addVariant(aspect)">Another {{ aspect }}</v-btn></p>
+      <p class="row-actions"><v-btn v-for="aspect in ASPECTS[KIND]" :key="aspect" variant="text" @click="addVariant(aspect)">Add {{ ADDS[aspect] }}</v-btn></p>
     </fieldset>
     <LookFromReference :project-id="projectId" :body="body" @put="put" />
     <PartReferences :project-id="projectId" :kind="KIND" :references="body.references" @change="body.references = $event" />
@@ -76,8 +81,8 @@ function moveUp(place: number): void {
     </div>
     <v-textarea v-model="body.note" label="Notes" rows="2" maxlength="4000" auto-grow />
     <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>
-    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0 || !clean.name" type="submit">Keep as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Cancel</v-btn></p>
-  </form>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0" type="submit">Keep as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Cancel</v-btn></p>
+  </v-form>
 </template>
 
 <style scoped>

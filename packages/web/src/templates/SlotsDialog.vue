@@ -5,6 +5,8 @@ import { useRouter } from 'vue-router'
 import { frameParts } from './frame-parts.ts'
 import FrameText from './FrameText.vue'
 import { giveTexts } from './texts-to-learn.ts'
+import { shaped } from '../shared/field-rules.ts'
+import { useFormCheck } from '../shared/form-check.ts'
 
 /** Chooses which phrases of a draft become the slots of a template, and what they are called. */
 const props = defineProps<{ text: string; leaveOut: string[]; phrases: readonly OutlinePhrase[]; chosen: readonly OutlinePhrase[]; title: string }>()
@@ -25,22 +27,24 @@ function toggle(start: number): void {
   if (!next.delete(start)) next.add(start)
   taken.value = next
 }
-async function goOn(): Promise<void> {
+const slotName = shaped(/^\p{L}[\p{L}\p{N} _-]*$/u, 'Begins with a letter; letters, figures, spaces and hyphens.')
+const { check, whenSound } = useFormCheck()
+const goOn = whenSound(async () => {
   giveTexts({ body: { name: props.title.slice(0, 120), does: '', text: made.value.text, slots: made.value.slots, leaveOut: [...props.leaveOut] } })
   emit('close')
   await router.push('/shelf/templates')
-}
+})
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="680" aria-labelledby="slots-title" @update:model-value="emit('close')">
-    <form class="dialog slots" @submit.prevent="goOn">
+    <v-form ref="check" class="dialog slots" @submit.prevent="goOn">
       <h1 id="slots-title">Make a template</h1>
       <p>Choose what is to be swapped. What stands there now is what the slot says by itself.</p>
       <ul>
         <li v-for="phrase in rows" :key="phrase.start">
           <v-checkbox :model-value="taken.has(phrase.start)" @update:model-value="toggle(phrase.start)"><template #label><span class="soft facet">{{ phrase.facet }}</span> <span class="words">{{ phrase.text }}</span></template></v-checkbox>
-          <v-text-field v-if="taken.has(phrase.start)" v-model="names[phrase.start]" :label="`Name of the slot for ${phrase.text}`" :placeholder="phrase.facet" maxlength="60" pattern="[\p{L}][\p{L}\p{N} _\-]*" title="Begins with a letter; letters, figures, spaces and hyphens." />
+          <v-text-field v-if="taken.has(phrase.start)" v-model="names[phrase.start]" :label="`Name of the slot for ${phrase.text}`" :placeholder="phrase.facet" maxlength="60" :rules="[slotName]" />
         </li>
       </ul>
       <FrameText :parts="frameParts(made.text)" />
@@ -48,7 +52,7 @@ async function goOn(): Promise<void> {
         <v-btn color="primary" variant="flat" type="submit" :disabled="taken.size === 0">Go on</v-btn>
         <v-btn @click="emit('close')">Cancel</v-btn>
       </p>
-    </form>
+    </v-form>
   </v-dialog>
 </template>
 

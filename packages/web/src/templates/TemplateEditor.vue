@@ -4,6 +4,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import { useProjects } from '../stores/projects.ts'
 import SlotOptions from './SlotOptions.vue'
 import { needed } from '../shared/field-rules.ts'
+import { useFormCheck } from '../shared/form-check.ts'
 
 /** Writes a template: its text with slots, and what is known of each slot. */
 const props = defineProps<{ body: TemplateBody; projectId: string | null; isNew: boolean; problem?: string | undefined }>()
@@ -41,20 +42,19 @@ function makeSlot(): void {
   field.focus()
   field.setSelectionRange(at + 3, at + 3 + name.length)
 }
-const unsound = computed(() => problems.value.length > 0 || !body.value.name.trim())
-const save = () => unsound.value || emit('save', { ...body.value, name: body.value.name.trim(), slots: slots.value }, project.value || null, why.value.trim())
+const { check, whenSound } = useFormCheck()
+const save = whenSound(() => emit('save', { ...body.value, name: body.value.name.trim(), slots: slots.value }, project.value || null, why.value.trim()))
 </script>
 
 <template>
-  <form class="editor" @submit.prevent="save">
+  <v-form ref="check" class="editor" @submit.prevent="save">
     <div class="pair">
       <v-text-field v-model="body.name" label="Name" maxlength="120" :rules="[needed]" />
       <v-text-field v-model="body.does" label="What it is for, in a sentence" maxlength="500" />
       <v-select v-model="project" label="For" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
     </div>
-    <v-textarea ref="area" v-model="body.text" :label="`Text, with a slot as ${'{' + '{ name }' + '}'}`" rows="3" maxlength="20000" spellcheck="true" auto-grow class="text" />
+    <v-textarea ref="area" v-model="body.text" :label="`Text, with a slot as ${'{' + '{ name }' + '}'}`" rows="3" maxlength="20000" spellcheck="true" auto-grow class="text" :rules="[needed]" :error-messages="body.text.trim() ? problems : []" :max-errors="4" />
     <p class="row-actions"><v-btn variant="text" @click="makeSlot">Make what is marked a slot</v-btn></p>
-    <ul v-if="problems.length && body.text.trim()" class="problems" role="alert"><li v-for="one in problems.slice(0, 4)" :key="one">{{ one }}</li></ul>
     <v-table v-if="slots.length">
       <thead><tr><th scope="col">Slot</th><th scope="col">Facet</th><th scope="col">Says by itself</th><th scope="col">Hint</th><th scope="col">Options</th></tr></thead>
       <tbody>
@@ -73,11 +73,11 @@ const save = () => unsound.value || emit('save', { ...body.value, name: body.val
     <v-text-field v-model="leaveOut" label="Always left out, with commas" />
     <div class="keep">
       <v-text-field v-if="!isNew" v-model="why" label="Why this version" maxlength="2000" placeholder="what it is to do better" />
-      <v-btn color="primary" variant="flat" :disabled="unsound" type="submit">{{ isNew ? 'Keep the template' : 'Save as a new version' }}</v-btn>
+      <v-btn color="primary" variant="flat" type="submit">{{ isNew ? 'Keep the template' : 'Save as a new version' }}</v-btn>
       <v-btn @click="emit('cancel')">Cancel</v-btn>
     </div>
     <p v-if="problem" class="problems" role="alert">{{ problem }}</p>
-  </form>
+  </v-form>
 </template>
 
 <style scoped>

@@ -44,7 +44,7 @@ const { data: whole, load: loadOne } = usePageData({
 })
 
 const loadAll = () => Promise.all([load(), loadOne()])
-watch(id, () => (writing.value = undefined))
+watch(() => route.params['template'], () => (writing.value = undefined))
 
 const BLANK: TemplateBody = { name: '', does: '', text: 'a {{ subject }} in {{ setting }}, ', slots: [], leaveOut: [] }
 const titleFor = (slots: readonly TemplateSlot[]) => slots.map(({ name }) => name).slice(0, 3).join(', ').replace(/^\p{L}/u, (letter) => letter.toUpperCase())

@@ -2,7 +2,8 @@
 import { FACETS, type Facet, type WritingStyleBody, type StyleFacet } from '@idolon/core'
 import { computed, ref } from 'vue'
 import { useProjects } from '../stores/projects.ts'
-import { needed } from '../shared/field-rules.ts'
+import { between, needed, type Rule, whole } from '../shared/field-rules.ts'
+import { useFormCheck } from '../shared/form-check.ts'
 import ChoiceMenu from '../shared/ChoiceMenu.vue'
 
 /** What a writing style is, to be read and corrected: order, length, what is always said, favourite terms, punctuation. */
@@ -31,23 +32,27 @@ function addFacet(name: string): void {
   const facet = FACETS.find((one) => one === name)
   if (facet) body.value.facets = [...body.value.facets, { facet, share: 1, words: 2, joined: false, terms: [] }]
 }
-const rising = computed(() => body.value.words.low <= body.value.words.middle && body.value.words.middle <= body.value.words.high)
-const save = () => body.value.name.trim() && rising.value && emit('save', { ...body.value, name: body.value.name.trim() }, project.value || null)
+/** Lengths go up: shortest, usual, longest. */
+const noLess = (than: 'low' | 'middle'): Rule => (value) => Number(value) >= Number(body.value.words[than]) || `No less than the ${than === 'low' ? 'shortest' : 'usual'}.`
+const length = [needed, whole, between(1, 2000)]
+const { check, whenSound } = useFormCheck()
+const save = whenSound(() => emit('save', { ...body.value, name: body.value.name.trim() }, project.value || null))
 </script>
 
 <template>
-  <form class="styled" @submit.prevent="save">
+  <v-form ref="check" class="styled" @submit.prevent="save">
     <div class="pair">
       <v-text-field v-model="body.name" label="Name" maxlength="120" :rules="[needed]" />
       <v-select v-model="project" label="For" :items="[{ title: 'all projects', value: '' }, ...projects.open.map((one) => ({ title: one.name, value: one.id }))]" />
       <v-select v-model="body.style" label="Written as" :items="[{ title: 'a list', value: 'list' }, 'sentences']" />
       <v-select v-if="body.style === 'list'" v-model="body.separator" label="Between its parts" :items="SEPARATORS.map(([sign, name]) => ({ title: name, value: sign }))" />
     </div>
-    <p class="row-actions">
-      <span>Words: shortest <v-text-field v-model.number="body.words.low" label="Shortest, in words" type="number" min="1" max="2000" class="number" /> usual <v-text-field v-model.number="body.words.middle" label="Usual length, in words" type="number" min="1" max="2000" class="number" /> longest <v-text-field v-model.number="body.words.high" label="Longest, in words" type="number" min="1" max="2000" class="number" /></span>
-      <template v-if="body.style === 'list'"><v-checkbox v-model="body.capital" label="begins with a capital" /><v-checkbox v-model="body.stop" label="ends with a full stop" /></template>
-    </p>
-    <p v-if="!rising" class="problem" role="alert">Lengths go up: shortest, usual, longest.</p>
+    <div class="pair">
+      <v-text-field v-model.number="body.words.low" label="Shortest, in words" type="number" min="1" max="2000" :rules="length" />
+      <v-text-field v-model.number="body.words.middle" label="Usual length, in words" type="number" min="1" max="2000" :rules="[...length, noLess('low')]" />
+      <v-text-field v-model.number="body.words.high" label="Longest, in words" type="number" min="1" max="2000" :rules="[...length, noLess('middle')]" />
+    </div>
+    <p v-if="body.style === 'list'" class="row-actions"><v-checkbox v-model="body.capital" label="begins with a capital" /><v-checkbox v-model="body.stop" label="ends with a full stop" /></p>
     <v-table>
       <thead><tr><th scope="col">In this order</th><th scope="col">How often</th><th scope="col">Favourite terms, with semicolons</th><th scope="col"><span class="visually-hidden">Move</span></th></tr></thead>
       <tbody>
@@ -61,8 +66,8 @@ const save = () => body.value.name.trim() && rising.value && emit('save', { ...b
     </v-table>
     <p v-if="unsaid.length"><ChoiceMenu label="Say another facet" :items="unsaid.map((facet) => ({ title: facet, value: facet }))" @choose="addFacet" /></p>
     <v-textarea v-model.lazy="always" label="Always said, word for word, one a line" rows="3" auto-grow class="always" />
-    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!body.name.trim() || !rising" type="submit">{{ isNew ? 'Keep the writing style' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
-  </form>
+    <p class="row-actions"><v-btn color="primary" variant="flat" type="submit">{{ isNew ? 'Keep the writing style' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
+  </v-form>
 </template>
 
 <style scoped>

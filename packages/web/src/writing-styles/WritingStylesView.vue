@@ -37,7 +37,7 @@ const id = computed(() => String(route.params['writingStyle'] ?? '') || all.valu
 const writingStyle = computed(() => all.value?.find((one) => one.id === id.value))
 const texts = computed(() => textsIn(learning.value ?? '', MAX_EXAMPLES + 1))
 
-watch(id, () => (writing.value = undefined))
+watch(() => route.params['writingStyle'], () => (writing.value = undefined))
 if (route.query['do'] === 'learn') learning.value = ''
 if (typeof route.query['from'] === 'string') {
   const { from } = route.query
