@@ -5,6 +5,7 @@ import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
 import { useModels } from '../stores/models.ts'
+import { between, needed, shaped } from '../shared/field-rules.ts'
 import { sayMoney } from './money.ts'
 
 /** What a unit costs the writer, and the ceiling that no run may pass. */
@@ -32,14 +33,14 @@ watch(
   { immediate: true },
 )
 
+const isCurrency = shaped(/^[a-z]{3}$/i, 'Three letters, such as EUR.')
+const isAmount = between(0, Infinity)
 const number = (text: string | number): number | undefined => (String(text).trim() !== '' && Number.isFinite(Number(text)) && Number(text) >= 0 ? Number(text) : undefined)
 const save = () =>
   task(async () => {
+    // What is not sound is said under its field; an unsound price must not be taken for none.
+    if (currency.value.trim() === '' || isCurrency(currency.value) !== true || [ceiling.value, ...Object.values(prices.value)].some((given) => isAmount(given) !== true)) return
     const code = currency.value.trim().toUpperCase()
-    if (!/^[A-Z]{3}$/.test(code)) {
-      notices.show('A currency is three letters, such as EUR. Nothing was changed.', { problem: true })
-      return
-    }
     const rates = Object.entries(prices.value).flatMap(([of, price]) => (number(price) === undefined ? [] : [{ unit: of, price: number(price)! }]))
     const amount = number(ceiling.value)
     emit('changed', await call(setMoney, { params: { project: props.project.id }, body: { currency: code, rates, ceiling: amount === undefined ? null : { unit: unit.value === props.project.currency ? code : unit.value, amount } } }))
@@ -51,9 +52,9 @@ const left = computed(() => sayMoney.left(props.project))
 <template>
   <section class="money" aria-label="Money">
     <div class="row">
-      <v-text-field v-model="currency" label="Currency" maxlength="3" class="code" @change="save" />
-      <v-text-field v-for="of in units" :key="of" v-model="prices[of]" :label="`Price of a ${of}`" inputmode="decimal" placeholder="not known" class="price" @change="save" />
-      <v-text-field v-model="ceiling" label="Ceiling" inputmode="decimal" placeholder="none" class="price" @change="save" />
+      <v-text-field v-model="currency" label="Currency" maxlength="3" :rules="[needed, isCurrency]" class="code" @change="save" />
+      <v-text-field v-for="of in units" :key="of" v-model="prices[of]" :label="`Price of a ${of}`" inputmode="decimal" placeholder="not known" :rules="[isAmount]" class="price" @change="save" />
+      <v-text-field v-model="ceiling" label="Ceiling" inputmode="decimal" placeholder="none" :rules="[isAmount]" class="price" @change="save" />
       <v-select v-model="unit" label="In" :items="[...units, project.currency].map((of) => ({ title: of === project.currency ? of : `${of}s`, value: of }))" @update:model-value="ceiling !== '' && save()" />
     </div>
     <p v-if="left" :class="{ over: left.over }">{{ left.says }}</p>
