@@ -193,7 +193,8 @@ test('a helper improved: two versions on its cases, the better one kept, the rea
   const first = await instruction.inputValue()
   await instruction.fill('Say it in other words.\n\n{{ prompt')
   await expect(page.getByText('Line 3: A slot is opened with {{ and not closed with }}.')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Save as a new version' })).toBeDisabled()
+  await page.getByRole('button', { name: 'Save as a new version' }).click()
+  await expect(instruction).toBeFocused()
   // A version that forgets to say what is wanted.
   await instruction.fill('Fill out this prompt into a full prompt.\n\n{{ prompt }}')
   await page.getByLabel('Why this version').fill('Fewer words of instruction')

@@ -1,5 +1,5 @@
 import { config } from '@vue/test-utils'
-import { vi } from 'vitest'
+import { afterEach, vi } from 'vitest'
 import * as library from 'vuetify'
 import { options } from './src/app/vuetify.ts'
 
@@ -21,3 +21,12 @@ Object.defineProperty(globalThis, 'visualViewport', { value: Object.assign(new E
 // The one file has all components; its types are those of the part that builds use.
 const { components, directives } = library as unknown as Required<Pick<library.VuetifyOptions, 'components' | 'directives'>>
 config.global.plugins = [library.createVuetify({ ...options, components, directives })]
+
+// What a component throws fails the test it was thrown in, at its end. Thrown on at once it would leave the framework in the
+// middle of a rendering, and every later test of the worker with it.
+const thrown: unknown[] = []
+config.global.config.errorHandler = (error) => void thrown.push(error)
+afterEach(() => {
+  const [first] = thrown.splice(0)
+  if (first !== undefined) throw first as Error
+})

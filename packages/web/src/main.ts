@@ -9,4 +9,10 @@ import { router } from './app/router.ts'
 import './app/styles.css'
 import { vuetify } from './app/vuetify.ts'
 
+// A part of the page that was rebuilt on the server since this one was opened: the new page has it. What is written is kept.
+window.addEventListener('vite:preloadError', (event) => {
+  event.preventDefault()
+  window.location.reload()
+})
+
 createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')

@@ -98,11 +98,11 @@ interface Calls {
 export function aServer(call: Calls, answers: Record<string, unknown> = {}) {
   call.mockReset().mockImplementation((route, given) => {
     const answer = answers[route.id]
-    try {
-      return Promise.resolve(typeof answer === 'function' ? (answer as (given: Given) => unknown)(given) : answer)
-    } catch (error) {
-      return Promise.reject(error as Error)
-    }
+    // As it would be after the way over the wire.
+    const sent = JSON.parse(JSON.stringify({ ...given, signal: undefined })) as Given
+    return Promise.resolve()
+      .then(() => (typeof answer === 'function' ? (answer as (given: Given) => unknown)(sent) : answer))
+      .then((value) => (value === undefined ? undefined : structuredClone(value)))
   })
   return {
     answers,
@@ -120,7 +120,7 @@ export function aServer(call: Calls, answers: Record<string, unknown> = {}) {
 type Shown = Pick<VueWrapper, 'findAll' | 'findAllComponents'>
 
 /** A button, a menu's item or a tab by its words or its name. */
-export const named = (wrapper: Shown, name: string): DOMWrapper<Element> | undefined => wrapper.findAll('button, [role=menuitem], [role=option], a.v-btn').find((one) => one.text() === name || one.attributes('aria-label') === name || one.element.querySelector('.v-list-item-title')?.textContent === name)
+export const named = (wrapper: Shown, name: string): DOMWrapper<Element> | undefined => wrapper.findAll('button, [role^=menuitem], [role=option], a.v-btn').find((one) => one.text() === name || one.attributes('aria-label') === name || one.element.querySelector('.v-list-item-title')?.textContent === name)
 export const press = async (wrapper: Shown, name: string): Promise<void> => {
   const found = named(wrapper, name)
   if (!found) throw new Error(`Nothing here is called “${name}”; there are: ${wrapper.findAll('button, [role=menuitem]').map((one) => one.attributes('aria-label') ?? one.text()).join(', ')}`)

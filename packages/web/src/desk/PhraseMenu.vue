@@ -48,14 +48,9 @@ function run(act: () => void): void {
 onMounted(() => setTimeout(() => list.value?.$el.querySelector<HTMLElement>(props.splitting ? '.splits [role]' : '[role=menuitem]')?.focus(), 30))
 
 function onKey(event: KeyboardEvent): void {
-  const buttons = [...(list.value?.$el.querySelectorAll<HTMLElement>('[role^=menuitem]') ?? [])]
-  const at = buttons.indexOf(document.activeElement as HTMLElement)
-  const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key]
-  if (by) buttons[(at + by + buttons.length) % buttons.length]?.focus()
-  else if (event.key === 'Home') buttons[0]?.focus()
-  else if (event.key === 'End') buttons.at(-1)?.focus()
-  else if (event.key === 'Escape' || event.key === 'Tab') close()
-  else return
+  // Arrows, Home and End are the list's own.
+  if (event.key !== 'Escape' && event.key !== 'Tab') return
+  close()
   event.preventDefault()
   event.stopPropagation()
 }

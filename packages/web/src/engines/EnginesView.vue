@@ -33,8 +33,8 @@ function madeSoFar({ usage: { stored, failed, medianMs } }: Engine): string {
   if (stored + failed === 0) return ''
   return `, ${stored} made${medianMs === null ? '' : `, usually in ${(medianMs / 1000).toFixed(1)} s`}${failed ? `, ${failed} failed` : ''}`
 }
-const SETTING_HEADERS = [{ title: 'Name', key: 'label' }, { title: 'Takes', key: 'takes', sortable: false }, { title: 'Usually', key: 'default', sortable: false }, { title: 'What it does', key: 'says', sortable: false }]
-const SIZE_HEADERS = [{ title: 'Aspect ratio', key: 'aspectRatio' }, { title: 'Pixels', key: 'width' }, { title: 'One picture', key: 'cost', align: 'end' }] as const
+const SETTING_HEADERS = [{ title: 'Name', key: 'label', cellProps: { role: 'rowheader' } }, { title: 'Takes', key: 'takes', sortable: false }, { title: 'Usually', key: 'default', sortable: false }, { title: 'What it does', key: 'says', sortable: false }]
+const SIZE_HEADERS = [{ title: 'Aspect ratio', key: 'aspectRatio', cellProps: { role: 'rowheader' } }, { title: 'Pixels', key: 'width' }, { title: 'One picture', key: 'cost', align: 'end' }] as const
 const ORIGINS: Record<Engine['origin'], string> = { shipped: 'ships with Idolon', changed: 'ships with Idolon, changed by you', own: 'added by you' }
 
 const save = (profile: EngineProfile) =>

@@ -115,7 +115,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
       <h1 class="view-title">Glossary <span class="scope">{{ projects.current ? `what ships, and the terms of ${projects.current.name}` : 'what ships' }}</span></h1>
       <div class="finding">
         <v-text-field label="Find a term" type="search" :model-value="asked" placeholder="a term, or what it does" maxlength="80" class="search" @input="go({ q: ($event.target as HTMLInputElement).value, term: '' })" />
-        <v-select label="Facet" :model-value="facet ?? ''" :items="[{ title: 'every facet', value: '' }, ...FACETS.map((name) => ({ title: `${name} (${counts.get(name) ?? 0})`, value: name }))]" class="facet" @update:model-value="go({ facet: $event || undefined, term: '' })" />
+        <v-select label="Facet" :model-value="facet ?? ''" :clearable="facet !== undefined" :items="[{ title: 'every facet', value: '' }, ...FACETS.map((name) => ({ title: `${name} (${counts.get(name) ?? 0})`, value: name }))]" class="facet" @update:model-value="go({ facet: $event || undefined, term: '' })" />
         <span class="soft" role="status">{{ counted(found.length, 'term') }}</span>
         <v-btn color="primary" variant="flat" @click="form = {}">Add a term</v-btn>
         <v-btn v-if="store.own.length" variant="text" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>

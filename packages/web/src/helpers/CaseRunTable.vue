@@ -38,7 +38,9 @@ const sums = computed(() =>
     return { name: nameOf(side), passed: done.filter(({ passed }) => passed).length, judged: done.filter(({ passed }) => passed !== null).length, cost: sayAmounts([{ unit: props.run.unit, amount: done.reduce((sum, { cost }) => sum + (cost ?? 0), 0) }]), half: times.length ? `half within ${((times[Math.floor(times.length / 2)] ?? 0) / 1000).toFixed(1)} s` : '' }
   }),
 )
-const headers = computed(() => [{ title: 'Case', key: 'name', width: '24%' }, ...sums.value.map(({ name }, side) => ({ title: name, key: `side${side}`, sortable: false }))])
+/** What a row is about is its head, for who hears the table. */
+const ROW_HEADER = { role: 'rowheader' }
+const headers = computed(() => [{ title: 'Case', key: 'name', width: '24%', cellProps: ROW_HEADER }, ...sums.value.map(({ name }, side) => ({ title: name, key: `side${side}`, sortable: false }))])
 const says = (result: CaseResult | undefined): string[] => {
   if (!result) return []
   if (!isOver(result)) return [result.state === 'asked' ? 'waits' : 'is asked ...']

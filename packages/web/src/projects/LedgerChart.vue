@@ -55,7 +55,7 @@ const BAR = 14
 const x = computed(() => scaleLinear([0, Math.max(1e-9, ...lines.value.map(({ size }) => size))], [0, WIDTH]))
 /** Days stand in their order, what else in that of what it cost, until the writer sorts by another. */
 const headers = computed(() => [
-  { title: by.value === 'day' ? 'Day' : by.value === 'engine' ? 'Engine or model' : 'Prompt', key: 'label', sortRaw: (a: Line, b: Line) => (by.value === 'day' ? a.key.localeCompare(b.key) : a.label.localeCompare(b.label)) },
+  { title: by.value === 'day' ? 'Day' : by.value === 'engine' ? 'Engine or model' : 'Prompt', key: 'label', cellProps: { role: 'rowheader' }, sortRaw: (a: Line, b: Line) => (by.value === 'day' ? a.key.localeCompare(b.key) : a.label.localeCompare(b.label)) },
   { title: 'Spent', key: 'size' },
   { title: '', key: 'bar', sortable: false },
   { title: 'Pictures', key: 'proofs' },

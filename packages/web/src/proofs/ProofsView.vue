@@ -64,7 +64,7 @@ const scope = computed(() => {
       <div class="finding">
         <RouterLink :to="{ path: '/proofs/sheet', query: route.query }">As a sheet</RouterLink>
         <ImportButton />
-        <v-select v-if="!promptId && !runId" label="Project" :model-value="text('project')" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" @update:model-value="set('project', $event)" />
+        <v-select v-if="!promptId && !runId" label="Project" :model-value="text('project')" :clearable="text('project') !== ''" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" @update:model-value="set('project', $event ?? '')" />
         <RouterLink v-else to="/proofs">All proofs</RouterLink>
         <VerdictFilter :verdict="verdict" @change="set('verdict', $event)" />
         <v-slider v-model="height" label="Size" name="Size" :min="96" :max="320" :step="8" class="size" />

@@ -7,5 +7,5 @@ const emit = defineEmits<{ change: [verdict: string] }>()
 </script>
 
 <template>
-  <v-select label="Verdict" :model-value="verdict" :items="[{ title: 'any verdict', value: '' }, ...VERDICTS, { title: 'no verdict yet', value: 'none' }]" @update:model-value="emit('change', $event)" />
+  <v-select label="Verdict" :model-value="verdict" :clearable="verdict !== ''" :items="[{ title: 'any verdict', value: '' }, ...VERDICTS, { title: 'no verdict yet', value: 'none' }]" @update:model-value="emit('change', $event ?? '')" />
 </template>

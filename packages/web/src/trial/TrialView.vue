@@ -147,7 +147,7 @@ const parts = computed(() => {
   return [...runs, { words: text.value.slice(last), slot: '' }].filter((part) => part.words)
 })
 /** The combinations in the order in which they are asked for; one column a thing that varies. */
-const orderHeaders = computed(() => [{ title: '#', key: 'place' }, ...(found.value?.plan.factors ?? []).map((factor, f) => ({ title: factorName(factor), key: `option${f}` }))])
+const orderHeaders = computed(() => [{ title: '#', key: 'place', cellProps: { role: 'rowheader' } }, ...(found.value?.plan.factors ?? []).map((factor, f) => ({ title: factorName(factor), key: `option${f}` }))])
 const orderRows = computed(() => (found.value ? found.value.combos.rows.map((row, r) => ({ place: r + 1, ...Object.fromEntries(row.map((option, f) => [`option${f}`, optionName(found.value!.plan.factors[f]!, option, engineName)])) })) : []))
 const optionOf = (place: number, option: number) => optionName(body.value.factors[place]!, option, engineName)
 
