@@ -5,11 +5,12 @@ import { contractValidators } from './vite/contract-validators.ts'
 
 const server = process.env['IDOLON_SERVER'] ?? 'http://127.0.0.1:4173'
 
-export default defineConfig({
+export default defineConfig(({ mode }) => ({
   root: import.meta.dirname,
   plugins: [contractValidators(), vue(), vuetify({ autoImport: true })],
   worker: { format: 'es' },
   optimizeDeps: { exclude: ['vuetify'] },
   server: { host: '127.0.0.1', proxy: { '/api': { target: server, changeOrigin: true } } },
-  build: { target: 'es2023', chunkSizeWarningLimit: 700 },
-})
+  // The development build is the page of all components; the application's own page is served from its sources then.
+  build: { target: 'es2023', chunkSizeWarningLimit: 700, ...(mode === 'development' ? { rollupOptions: { input: 'components.html' } } : {}) },
+}))

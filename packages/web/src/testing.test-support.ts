@@ -129,6 +129,8 @@ export const press = async (wrapper: Shown, name: string): Promise<void> => {
 }
 /** Those that have another one within stand first. */
 const FIELDS = ['VSelect', 'VCombobox', 'VTextarea', 'VTextField', 'VCheckbox', 'VSwitch', 'VRadioGroup', 'VSlider']
+/** Tells of something as a component would: `name` and what goes along. */
+export const emit = (component: { vm: unknown }, name: string, ...along: unknown[]): void => (component.vm as { $emit: (name: string, ...along: unknown[]) => void }).$emit(name, ...along)
 /** A field by its label or its name. */
 export function fieldOf(wrapper: Shown, label: string): VueWrapper {
   const all = FIELDS.flatMap((name) => wrapper.findAllComponents({ name }) as VueWrapper[])

@@ -25,7 +25,6 @@ export const options: VuetifyOptions = {
     VCheckbox: { density: 'compact', hideDetails: 'auto', color: 'primary' },
     VRadio: { density: 'compact', color: 'primary' },
     VRadioGroup: { density: 'compact', hideDetails: 'auto' },
-    VSwitch: { density: 'compact', hideDetails: 'auto', color: 'primary', inset: true },
     VSlider: { density: 'compact', hideDetails: 'auto', color: 'primary', thumbSize: 14, trackSize: 3 },
     VTabs: { density: 'compact', color: 'primary' },
     VList: { density: 'compact' },

@@ -56,9 +56,4 @@ const more = (like: string, unlike: string[]) => asking.ask({ helper: 'more-like
 .row-actions > .v-input {
   flex: 1 1 200px;
 }
-[aria-pressed='true'] {
-  font-weight: 600;
-  text-decoration-color: var(--accent);
-  text-decoration-thickness: 2px;
-}
 </style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { listWritingStyles, type WritingStyle, type PromptSummary, searchShelf } from '@idolon/contract'
+import { type ChangeEvent, listWritingStyles, type PromptSummary, searchShelf } from '@idolon/contract'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { onChange } from '../api/changes.ts'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
@@ -21,26 +21,19 @@ const projects = useProjects()
 const task = useTask()
 const { fromNothing, fromText } = useNewPrompt()
 
-const recent = ref<PromptSummary[]>()
-const proven = ref<PromptSummary[]>([])
-const writingStyles = ref<WritingStyle[]>([])
 const name = ref('')
 const naming = ref(false)
 const nameField = ref<HTMLInputElement>()
 const reusing = ref<PromptSummary>()
 const reuseOpen = ref(false)
 
-const load = () =>
-  task(async () => {
-    const [last, kept, ways] = await Promise.all([call(searchShelf, { query: { limit: 5, each: true } }), call(searchShelf, { query: { status: 'proven', limit: 6 } }), call(listWritingStyles, { query: projects.current ? { project: projects.current.id } : {} })])
-    recent.value = last.rows
-    proven.value = kept.rows
-    writingStyles.value = ways
-  })
-void load()
-onChange((event) => {
-  if (event === 'reset' || event.kind === 'prompt' || event.kind === 'writing-styles') void load()
-})
+const ofPrompts = ({ kind }: ChangeEvent) => kind === 'prompt'
+const { data: last, loading } = usePageData({ key: () => ['last prompts'], read: (signal) => call(searchShelf, { query: { limit: 5, each: true }, signal }), on: ofPrompts })
+const { data: kept } = usePageData({ key: () => ['proven prompts'], read: (signal) => call(searchShelf, { query: { status: 'proven', limit: 6 }, signal }), on: ofPrompts })
+const { data: ways } = usePageData({ key: () => ['writing styles', projects.current?.id], read: (signal) => call(listWritingStyles, { query: projects.current ? { project: projects.current.id } : {}, signal }), on: ({ kind }) => kind === 'writing-styles' })
+const recent = computed(() => last.value?.rows)
+const proven = computed(() => kept.value?.rows ?? [])
+const writingStyles = computed(() => ways.value ?? [])
 
 async function startNaming(): Promise<void> {
   naming.value = true
@@ -109,7 +102,8 @@ const empty = computed(() => recent.value?.length === 0)
     </section>
     <section class="last" aria-labelledby="last-title">
       <h2 id="last-title">What you were last doing</h2>
-      <p v-if="empty" class="soft">Nothing yet. Begin with a new prompt, or with the example.</p>
+      <v-skeleton-loader v-if="loading" type="list-item-two-line@4" />
+      <p v-else-if="empty" class="soft">Nothing yet. Begin with a new prompt, or with the example.</p>
       <PromptRow v-for="prompt in recent" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" />
       <RouterLink v-if="!empty" class="all" to="/shelf">All prompts, on the Shelf</RouterLink>
     </section>

@@ -30,7 +30,7 @@ describe('the output of an engine', () => {
     const wrapper = shown()
     await press(wrapper, 'Copy')
     await press(wrapper, 'Copy as JSON')
-    expect([wrote.mock.calls.map(([said]) => String(said).slice(0, 5)), notices()]).toEqual([['a fox', '{\n  "'], ['The output is copied.']])
+    expect([wrote.mock.calls.map(([said]) => said.slice(0, 5)), notices()]).toEqual([['a fox', '{\n  "'], ['The output is copied.']])
   })
 
   it('is nothing yet for an empty draft', () => {

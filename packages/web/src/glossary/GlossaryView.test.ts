@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aServer, choose, fieldOf, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, choose, emit, fieldOf, fill, named, press, withRouter } from '../testing.test-support.ts'
 import GlossaryView from './GlossaryView.vue'
 
 const { call, picked } = vi.hoisted(() => ({ call: vi.fn(), picked: { give: (_: File[]) => undefined as unknown } }))
@@ -89,7 +89,7 @@ describe('the glossary', () => {
     await fill(wrapper, 'Term', ' smoke ')
     await fill(wrapper, 'What it does to a picture, in one sentence', 'It veils what is far.')
     await fill(wrapper, 'Near: terms that do nearly the same, with commas', 'fog, mist, fog')
-    wrapper.findAllComponents({ name: 'VRadioGroup' })[0]!.vm.$emit('update:modelValue', false)
+    emit(wrapper.findAllComponents({ name: 'VRadioGroup' })[0]!, 'update:modelValue', false)
     await submit(wrapper)
     expect(server.asked('addTerms')[0]!.body).toEqual({ projectId: null, entries: [{ term: 'smoke', facet: 'subject', does: 'It veils what is far.', near: ['fog', 'mist'] }] })
     expect([notices(), wrapper.find('form').exists()]).toEqual([['“smoke” is in the glossary.'], false])
@@ -132,7 +132,7 @@ describe('the glossary', () => {
 
   it('goes through the list by arrows', async () => {
     const { wrapper } = await glossary()
-    document.body.append(wrapper.element)
+    document.body.append(wrapper.element as Node)
     const buttons = wrapper.findAll('.list button')
     ;(buttons[0]!.element as HTMLElement).focus()
     await wrapper.get('.list').trigger('keydown', { key: 'ArrowDown' })

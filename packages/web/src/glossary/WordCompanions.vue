@@ -76,7 +76,4 @@ function without(what: string | undefined): void {
   font-family: var(--serif);
   font-size: 15.5px;
 }
-[aria-pressed='true'] {
-  font-weight: 600;
-}
 </style>

@@ -4,7 +4,7 @@ import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useModels } from '../stores/models.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aServer, choose, fieldOf, fill, named, press, valueOf, withEngines } from '../testing.test-support.ts'
+import { aServer, choose, emit, fieldOf, fill, named, press, valueOf, withEngines } from '../testing.test-support.ts'
 import CaseSection from './CaseSection.vue'
 import { aHelper, aWholeHelper } from './helper.test-support.ts'
 
@@ -117,7 +117,7 @@ describe('a run of the cases', () => {
     await wrapper.get('form.start').trigger('submit')
     await flushPromises()
     server.refuses('stopCaseRun', 'The server does not answer.', 'unreachable')
-    wrapper.getComponent({ name: 'CaseRunTable' }).vm.$emit('stop')
+    emit(wrapper.getComponent({ name: 'CaseRunTable' }), 'stop')
     await flushPromises()
     expect(useNotices().shown.map(({ text }) => text)).toEqual(['The server does not answer.'])
   })

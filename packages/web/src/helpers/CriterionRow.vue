@@ -59,11 +59,6 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   flex-wrap: wrap;
   gap: 2px 12px;
 }
-[aria-pressed='true'] {
-  font-weight: 600;
-  text-decoration-color: var(--accent);
-  text-decoration-thickness: 2px;
-}
 .remove {
   margin-left: auto;
 }

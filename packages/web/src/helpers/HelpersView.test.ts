@@ -2,7 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aServer, press, withRouter } from '../testing.test-support.ts'
+import { aServer, emit, press, withRouter } from '../testing.test-support.ts'
 import { aHelper, aHelperBody, aWholeHelper } from './helper.test-support.ts'
 import HelpersView from './HelpersView.vue'
 
@@ -49,7 +49,7 @@ describe('the helpers', () => {
     const { wrapper } = await view()
     await press(wrapper, 'Change it')
     server.answers['saveHelperVersion'] = aWholeHelper({ helper: MINE })
-    editor(wrapper).vm.$emit('save', MINE.body, 'shorter', true)
+    emit(editor(wrapper), 'save', MINE.body, 'shorter', true)
     await flushPromises()
     expect(server.asked('saveHelperVersion')).toEqual([{ params: { helper: 'mine' }, body: { body: MINE.body, why: 'shorter', use: true } }])
     expect([notices(), wrapper.find('.writing').exists()]).toEqual([['Version 2 is kept and used from now on. Its cases say whether it is better.'], false])
@@ -59,7 +59,7 @@ describe('the helpers', () => {
     const { wrapper } = await view()
     await press(wrapper, 'Change it')
     server.refuses('saveHelperVersion', 'A slot is called by no input. Nothing was kept.')
-    editor(wrapper).vm.$emit('save', MINE.body, '', false)
+    emit(editor(wrapper), 'save', MINE.body, '', false)
     await flushPromises()
     expect([notices(), wrapper.find('.writing').exists()]).toEqual([['A slot is called by no input. Nothing was kept.'], true])
   })
@@ -68,7 +68,7 @@ describe('the helpers', () => {
     const { wrapper, router } = await view()
     await press(wrapper, 'Add a helper')
     expect(editor(wrapper).props('isNew')).toBe(true)
-    editor(wrapper).vm.$emit('save', aHelperBody(), 'first', true)
+    emit(editor(wrapper), 'save', aHelperBody(), 'first', true)
     await vi.waitUntil(() => router.currentRoute.value.path === '/helpers/new', { timeout: 20_000 })
     expect(server.asked('addHelpers')[0]!.body).toMatchObject({ helpers: [{ why: 'first', cases: [] }] })
   })
@@ -76,7 +76,7 @@ describe('the helpers', () => {
   it('use another version, which can be undone', async () => {
     const { wrapper } = await view()
     server.answers['changeHelper'] = aWholeHelper({ helper: MINE })
-    wrapper.getComponent({ name: 'HelperVersions' }).vm.$emit('use', { number: 1 })
+    emit(wrapper.getComponent({ name: 'HelperVersions' }), 'use', { number: 1 })
     await flushPromises()
     useNotices().shown[0]!.action!.run()
     await flushPromises()

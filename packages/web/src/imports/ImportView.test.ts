@@ -7,7 +7,7 @@ import { useProjects } from '../stores/projects.ts'
 import { aServer, choose, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
 import ImportView from './ImportView.vue'
 
-const { call, told, sent } = vi.hoisted(() => ({ call: vi.fn(), told: { hear: (_: unknown) => undefined as void }, sent: vi.fn() }))
+const { call, told, sent } = vi.hoisted(() => ({ call: vi.fn(), told: { hear: vi.fn() as (event: unknown) => void }, sent: vi.fn() }))
 vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: (hear: (event: unknown) => void) => (told.hear = hear) }))
 vi.mock('./send-file.ts', () => ({ asOne: (files: File[]) => files[0], sendFile: sent }))

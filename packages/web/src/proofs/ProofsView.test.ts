@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aProof, aRun, aServer, choose, named, press, withRouter } from '../testing.test-support.ts'
+import { aProof, aRun, aServer, choose, emit, named, press, withRouter } from '../testing.test-support.ts'
 import ProofsView from './ProofsView.vue'
 
 const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] } }))
@@ -100,7 +100,7 @@ describe('the proofs by run', () => {
 
   it('show a verdict at once, wherever it was given', async () => {
     const { wrapper } = await proofs()
-    wrapper.findAllComponents({ name: 'RunRow' })[1]!.vm.$emit('proofChanged', aProof({ id: 'p1', runId: 'r1', verdict: 'drop' }))
+    emit(wrapper.findAllComponents({ name: 'RunRow' })[1]!, 'proofChanged', aProof({ id: 'p1', runId: 'r1', verdict: 'drop' }))
     await flushPromises()
     expect(wrapper.findAllComponents({ name: 'ProofTile' })[1]!.props('proof')).toMatchObject({ verdict: 'drop' })
   })

@@ -5,7 +5,7 @@ import { dropPageData } from '../api/page-data.ts'
 import { letterKeys } from '../keys/letters.ts'
 import { useNotices } from '../notices/notices.ts'
 import { aTrial } from '../trial/trial.test-support.ts'
-import { aServer, aSheetProof, choose, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
+import { aServer, aSheetProof, choose, emit, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
 import SheetView from './SheetView.vue'
 
 const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] } }))
@@ -36,12 +36,12 @@ async function sheet(query = '') {
 type Shown = Awaited<ReturnType<typeof sheet>>['wrapper']
 const drawn = (wrapper: Shown) => wrapper.getComponent(ProofSheet)
 const select = async (wrapper: Shown, ...ids: string[]) => {
-  drawn(wrapper).vm.$emit('select', new Set(ids))
+  emit(drawn(wrapper), 'select', new Set(ids))
   await flushPromises()
 }
 const lines = (wrapper: Shown) => wrapper.findAll('.sheet li').map((one) => one.text())
 const key = async (wrapper: Shown, name: string, focused = all[0]!) => {
-  drawn(wrapper).vm.$emit('key', new KeyboardEvent('keydown', { key: name }), focused)
+  emit(drawn(wrapper), 'key', new KeyboardEvent('keydown', { key: name }), focused)
   await flushPromises()
 }
 const status = (wrapper: Shown) => wrapper.get('h1 [role=status]').text()
@@ -187,7 +187,7 @@ describe('what is done with many proofs', () => {
 
   it('opens one large', async () => {
     const { wrapper, router } = await sheet()
-    drawn(wrapper).vm.$emit('open', all[2])
+    emit(drawn(wrapper), 'open', all[2])
     await vi.waitUntil(() => router.currentRoute.value.path === '/proofs/p2', { timeout: 20_000 })
   })
 

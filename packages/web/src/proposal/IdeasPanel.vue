@@ -82,7 +82,4 @@ li .row-actions {
   padding-left: 24px;
   font-size: 13px;
 }
-[aria-pressed='true'] {
-  color: var(--accent);
-}
 </style>

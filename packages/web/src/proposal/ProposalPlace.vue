@@ -112,11 +112,6 @@ h2 .soft {
 .takes {
   gap: 6px 16px;
 }
-[aria-pressed='true'] {
-  font-weight: 600;
-  text-decoration-color: var(--accent);
-  text-decoration-thickness: 2px;
-}
 .problem {
   display: grid;
   gap: 8px;

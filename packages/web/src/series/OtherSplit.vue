@@ -72,7 +72,4 @@ const shared = computed(() => starts.value?.filter((start) => props.starts.inclu
   gap: 6px;
   padding: 8px 0 10px;
 }
-[aria-pressed='true'] {
-  font-weight: 600;
-}
 </style>

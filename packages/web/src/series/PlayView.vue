@@ -5,6 +5,7 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSeries } from './use-series.ts'
 import { pressed } from '../keys/key-map.ts'
+import NumberField from '../shared/NumberField.vue'
 
 /** The chosen proofs in their order, each for its seconds with its camera move and caption: for judging rhythm. */
 const route = useRoute()
@@ -77,9 +78,9 @@ watch(() => now.value.scene, (scene) => {
   if (next) new Image().src = `/api/pictures/${next.sha256}`
 })
 const clock = (all: number) => `${Math.floor(all / 60)}:${String(Math.floor(all % 60)).padStart(2, '0')}`
-const setSeconds = (value: number) => {
+const setSeconds = (value: number | undefined) => {
   const one = shown.value
-  if (one && value >= 0.5 && value <= 120) void open.changeScene(one.scene.id, { body: { ...one.scene.body, motion: { ...one.scene.body.motion, seconds: value } } })
+  if (one && value !== undefined) void open.changeScene(one.scene.id, { body: { ...one.scene.body, motion: { ...one.scene.body.motion, seconds: value } } })
 }
 </script>
 
@@ -106,7 +107,7 @@ const setSeconds = (value: number) => {
       </div>
       <div class="scene">
         <p><strong>Scene {{ shown.number }} of {{ scenes.length }}</strong> {{ shown.scene.body.beat }}<span v-if="shown.scene.stale" class="wants"> Its proof is stale.</span></p>
-        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}. <v-text-field label="Seconds" type="number" min="0.5" max="120" step="0.5" :model-value="shown.seconds" class="seconds" @change="setSeconds(Number(($event.target as HTMLInputElement).value))" /></p>
+        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}. <NumberField label="Seconds" :min="0.5" :max="120" :value="shown.seconds" class="seconds" @set="setSeconds" /></p>
       </div>
       <ol class="all" aria-label="Scenes">
         <li v-for="(one, i) in scenes" :key="one.scene.id"><v-btn variant="text" :aria-current="i === now.scene ? 'true' : undefined" @click="to(i)">{{ one.number }} {{ one.scene.body.beat || 'without words' }}</v-btn> <span class="soft">{{ clock(starts[i]!) }}</span></li>
@@ -170,7 +171,7 @@ figcaption {
   text-align: center;
 }
 .seconds {
-  width: 74px;
+  width: 110px;
 }
 .wants {
   color: var(--accent);

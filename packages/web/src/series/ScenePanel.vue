@@ -4,6 +4,7 @@ import { CAMERA_MOVES, type CameraMove, type SceneBody } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
+import NumberField from '../shared/NumberField.vue'
 import SavedText from '../shared/SavedText.vue'
 import ComposedText from './ComposedText.vue'
 import PartChoice from './PartChoice.vue'
@@ -103,7 +104,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
 
     <div class="two">
       <v-select label="Camera" :model-value="body.motion.camera" :items="CAMERA_MOVES" @update:model-value="set({ motion: { ...body.motion, camera: $event as CameraMove } })" />
-      <v-text-field label="Seconds" type="number" min="0.5" max="120" step="0.5" :model-value="body.motion.seconds" @change="set({ motion: { ...body.motion, seconds: Math.min(120, Math.max(0.5, Number(($event.target as HTMLInputElement).value) || 4)) } })" />
+      <NumberField label="Seconds" :min="0.5" :max="120" :value="body.motion.seconds" @set="$event !== undefined && set({ motion: { ...body.motion, seconds: $event } })" />
       <SavedText class="whole" :value="body.motion.subject" label="What moves" :maxlength="300" placeholder="she lifts the lantern" @save="set({ motion: { ...body.motion, subject: $event } })" />
       <SavedText class="whole" multiline :value="body.caption" label="Caption" :maxlength="1000" @save="set({ caption: $event.replace(/\s*\n\s*/g, ' ') })" />
     </div>

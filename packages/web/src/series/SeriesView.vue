@@ -199,11 +199,6 @@ aside {
   padding: 0 4px 12px 20px;
   border-left: 1px solid var(--rule);
 }
-.panels [aria-pressed='true'] {
-  font-weight: 600;
-  text-decoration-color: var(--accent);
-  text-decoration-thickness: 2px;
-}
 @media (max-width: 1100px) {
   .columns {
     grid-template-columns: minmax(0, 1fr) 350px;

@@ -12,8 +12,9 @@ export const aScene = (id: string, more: Partial<Scene> = {}): Scene =>
 /** A series that is open, with what a test wants to hear of. */
 export function anOpenSeries(scenes: Scene[], parts: Part[] = []) {
   const series = shallowRef<Series>({ id: 's1', projectId: 'j', name: 'Foxes', story: '', revision: 0, style: null, scenes, parts, changedAt: '2026-01-01T10:00:00Z' })
-  const open = { series, placeOf: (id: string) => series.value.scenes.findIndex((scene) => scene.id === id), changeScene: vi.fn(() => Promise.resolve(series.value)), choose: vi.fn(() => Promise.resolve(series.value)), load: vi.fn(() => Promise.resolve()), characters: computed(() => parts) }
-  return { open: open as unknown as OpenSeries, changeScene: open.changeScene, choose: open.choose, series }
+  const ofKind = (kind: PartKind) => computed(() => parts.filter(({ body }) => body.kind === kind))
+  const open = { move: vi.fn(() => Promise.resolve(series.value)), order: vi.fn(() => Promise.resolve(series.value)), join: vi.fn(() => Promise.resolve(series.value)), split: vi.fn(() => Promise.resolve(series.value)), duplicate: vi.fn(() => Promise.resolve('copy')), remove: vi.fn(() => Promise.resolve()), change: vi.fn(() => Promise.resolve(series.value as Series | undefined)), partOf: (id: string) => parts.find((part) => part.id === id), places: ofKind('place'), styles: ofKind('style'), series, placeOf: (id: string) => series.value.scenes.findIndex((scene) => scene.id === id), changeScene: vi.fn(() => Promise.resolve(series.value)), choose: vi.fn(() => Promise.resolve(series.value)), load: vi.fn(() => Promise.resolve()), characters: ofKind('character') }
+  return { open: open as unknown as OpenSeries, acts: open, changeScene: open.changeScene, choose: open.choose, series }
 }
 
 export const aSplit = (scenes: (Partial<StorySplit['scenes'][number]> & { text: string })[], cast: StorySplit['cast'] = []): StorySplit => {

@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aServer, choose, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, choose, emit, fill, named, press, withRouter } from '../testing.test-support.ts'
 import ShelfView from './ShelfView.vue'
 
 const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] } }))
@@ -88,11 +88,11 @@ describe('the Shelf', () => {
 
   it('takes many at once, until something else is looked for', async () => {
     const { wrapper, router } = await shelf()
-    row(wrapper, 0).vm.$emit('toggle')
-    row(wrapper, 1).vm.$emit('toggle')
+    emit(row(wrapper, 0), 'toggle')
+    emit(row(wrapper, 1), 'toggle')
     await flushPromises()
     expect(wrapper.get('.many').text()).toBe('2 chosen')
-    row(wrapper, 1).vm.$emit('toggle')
+    emit(row(wrapper, 1), 'toggle')
     await flushPromises()
     expect(wrapper.get('.many').text()).toBe('1 chosen')
     await router.replace('/shelf?q=hen')
@@ -102,7 +102,7 @@ describe('the Shelf', () => {
 
   it('puts one into the bin, with the way back', async () => {
     const { wrapper } = await shelf()
-    row(wrapper, 0).vm.$emit('remove')
+    emit(row(wrapper, 0), 'remove')
     await flushPromises()
     expect([server.asked('deletePrompt'), useNotices().shown.map(({ text }) => text)]).toEqual([[{ params: { prompt: 'a' } }], ['“Prompt a” is in the bin.']])
     useNotices().shown[0]!.action!.run()

@@ -2,7 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aServer, press, withRouter } from '../testing.test-support.ts'
+import { aServer, emit, press, withRouter } from '../testing.test-support.ts'
 import { aTemplate, aWholeTemplate } from './template.test-support.ts'
 import TemplatesView from './TemplatesView.vue'
 
@@ -42,7 +42,7 @@ describe('the templates', () => {
     const { wrapper } = await view('/shelf/templates/own')
     await press(wrapper, 'Change it')
     server.answers['saveTemplateVersion'] = { ...OWN, version: 3, behind: 2 }
-    editor(wrapper).vm.$emit('save', OWN.body, null, 'shorter')
+    emit(editor(wrapper), 'save', OWN.body, null, 'shorter')
     await flushPromises()
     expect(server.asked('saveTemplateVersion')).toEqual([{ params: { template: 'own' }, body: { on: 2, body: OWN.body, why: 'shorter' } }])
     expect(notices()).toEqual(['Version 3 of “Mine” is kept. 2 drafts can take its change.'])
@@ -52,7 +52,7 @@ describe('the templates', () => {
     const { wrapper } = await view('/shelf/templates/own')
     await press(wrapper, 'Change it')
     server.refuses('saveTemplateVersion', 'Somebody saved version 3 meanwhile. Nothing was kept.')
-    editor(wrapper).vm.$emit('save', OWN.body, null, '')
+    emit(editor(wrapper), 'save', OWN.body, null, '')
     await flushPromises()
     expect(editor(wrapper).props('problem')).toBe('Somebody saved version 3 meanwhile. Nothing was kept.')
   })
@@ -62,7 +62,7 @@ describe('the templates', () => {
     await press(wrapper, 'Copy')
     expect(editor(wrapper).props()).toMatchObject({ isNew: true, body: { name: 'A likeness, copy' } })
     server.answers['addTemplate'] = { ...OWN, id: 'new' }
-    editor(wrapper).vm.$emit('save', SHIPPED.body, null, '')
+    emit(editor(wrapper), 'save', SHIPPED.body, null, '')
     await vi.waitUntil(() => router.currentRoute.value.path === '/shelf/templates/new', { timeout: 20_000 })
   })
 
@@ -92,7 +92,7 @@ describe('the templates', () => {
 
   it('learned from texts are named by their slots', async () => {
     const { wrapper } = await view('/shelf/templates?do=learn')
-    wrapper.getComponent({ name: 'LearnTemplate' }).vm.$emit('take', 'a {{ animal }} by {{ hour }}', [{ name: 'animal' }, { name: 'hour' }])
+    emit(wrapper.getComponent({ name: 'LearnTemplate' }), 'take', 'a {{ animal }} by {{ hour }}', [{ name: 'animal' }, { name: 'hour' }])
     await flushPromises()
     expect(editor(wrapper).props('body')).toMatchObject({ name: 'Animal, hour', text: 'a {{ animal }} by {{ hour }}' })
   })

@@ -6,7 +6,7 @@ import { withEngines } from '../testing.test-support.ts'
 import { aTrial } from './trial.test-support.ts'
 import TrialLines from './TrialLines.vue'
 
-const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { change: (_: unknown) => undefined as void } }))
+const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { change: vi.fn() as (event: unknown) => void } }))
 vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: (hear: (event: unknown) => void) => (told.change = hear) }))
 const lines = async (props: { prompt?: string; project?: string }) => {

@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { ApiProblem } from '../api/problem.ts'
-import { aDraft, choose, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
+import { aDraft, choose, emit, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
 import TrialView from './TrialView.vue'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -29,7 +29,7 @@ async function plan(query = '') {
 type Shown = Awaited<ReturnType<typeof plan>>['wrapper']
 const rows = (wrapper: Shown) => wrapper.findAll('.rows tbody tr').map((row) => row.findAll('td').map((cell) => cell.text())).filter((cells) => cells.length > 1)
 const priced = (wrapper: Shown) => vi.waitUntil(() => wrapper.get('.price').text().includes('combination'), IN_TIME)
-const tryBy = (wrapper: Shown, way: string) => wrapper.getComponent({ name: 'VRadioGroup' }).vm.$emit('update:modelValue', way)
+const tryBy = (wrapper: Shown, way: string) => emit(wrapper.getComponent({ name: 'VRadioGroup' }), 'update:modelValue', way)
 /** Varies a phrase of the draft. */
 async function vary(wrapper: Shown, phrase: string, options: string) {
   await wrapper.findAll('[role=menuitem]').find((one) => one.text().startsWith(phrase))!.trigger('click')
@@ -137,7 +137,7 @@ describe('a trial plan that is set up', () => {
     await vary(wrapper, 'fox', 'fox\nhen')
     await vary(wrapper, 'soft light', 'soft light\nnoon')
     await fill(wrapper, 'What it is called', '{{ light }}', true)
-    expect(wrapper.findAllComponents({ name: 'VTextField' }).filter((one) => one.props('label') === 'What it is called').map((one) => one.props('modelValue'))).toEqual(['light 2', 'light'])
+    expect(wrapper.findAllComponents({ name: 'VTextField' }).filter((one) => one.props('label') === 'What it is called').map((one) => one.props('modelValue') as string)).toEqual(['light 2', 'light'])
   })
 })
 

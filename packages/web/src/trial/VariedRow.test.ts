@@ -1,7 +1,7 @@
 import { SHIPPED_ENGINES } from '@idolon/core'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
-import { choose, fill, named, offered, press, valueOf, withEngines } from '../testing.test-support.ts'
+import { choose, emit, fill, named, offered, press, valueOf, withEngines } from '../testing.test-support.ts'
 import type { Varied } from './trial-setup.ts'
 import VariedRow from './VariedRow.vue'
 
@@ -45,9 +45,9 @@ describe('words that vary', () => {
     expect(named(row(words(['fox', ''])), 'Add “nothing”')!.attributes('disabled')).toBeDefined()
   })
 
-  it('take all that a character or a place may be, each once', async () => {
+  it('take all that a character or a place may be, each once', () => {
     const wrapper = row(words(['fox']))
-    wrapper.getComponent({ name: 'PartOptions' }).vm.$emit('add', ['hen', 'fox'])
+    emit(wrapper.getComponent({ name: 'PartOptions' }), 'add', ['hen', 'fox'])
     expect(last(wrapper)).toEqual(['fox', 'hen'])
   })
 
@@ -63,7 +63,7 @@ describe('engines that vary', () => {
   const engines = (...ids: string[]): Varied => ({ kind: 'engine', options: ids.map((engine) => ({ engine })) })
 
   it('are ticked, whichever revision was meant by “the newest”', () => {
-    expect(row(engines('burin')).findAllComponents({ name: 'VCheckbox' }).map((one) => [one.props('label'), one.props('modelValue')])).toEqual(PROFILES.map(({ id, name, revision }) => [`${name} ${revision}`, id === 'burin']))
+    expect(row(engines('burin')).findAllComponents({ name: 'VCheckbox' }).map((one) => [one.props('label') as string, one.props('modelValue') as boolean])).toEqual(PROFILES.map(({ id, name, revision }) => [`${name} ${revision}`, id === 'burin']))
   })
 
   it('are added and taken out by a tick', async () => {
