@@ -7,7 +7,7 @@ import { shippedServer } from './shipped-server.ts'
 const EACH_MS = 250
 
 /** A CSV of a hundred thousand lines, from its choosing until its last prompt is found by its words, with everything else of the server at work. */
-export const bringIn: Bench = async () => {
+export const importing: Bench = async () => {
   const base = process.env['BENCH_DATABASE_URL']
   if (!base) throw new Error('BENCH_DATABASE_URL is not set. Run ./idolon bench.')
   const databaseUrl = await createDatabase(base, 'import')

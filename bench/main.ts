@@ -7,7 +7,7 @@ import { lookedAt } from './looked-at.ts'
 import { look } from './look.ts'
 import { checks } from './checks.ts'
 import { type Bench, type Figure } from './figure.ts'
-import { bringIn } from './import.ts'
+import { importing } from './import.ts'
 import { helpers } from './helpers.ts'
 import { firstLoad } from './first-load.ts'
 import { pictures } from './pictures.ts'
@@ -19,7 +19,7 @@ import { series } from './series.ts'
 import { sheet } from './sheet.ts'
 import { shelf } from './shelf.ts'
 
-const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, run, sheet, series, ranking, helpers, shelf, import: bringIn, 'second-start': secondStart, 'first-load': firstLoad, look, 'looked-at': lookedAt, 'closing-in': closingIn }
+const BENCHES: Record<string, Bench> = { autosave, reading, checks, pictures, run, sheet, series, ranking, helpers, shelf, import: importing, 'second-start': secondStart, 'first-load': firstLoad, look, 'looked-at': lookedAt, 'closing-in': closingIn }
 
 const FILE = join(process.env['IDOLON_ROOT'] ?? '.', 'docs/figures.md')
 const shown = (value: number) => value.toLocaleString('en', { maximumFractionDigits: value < 10 ? 2 : 1 })

@@ -22,5 +22,5 @@ export type BinEntry = Static<typeof BinEntry>
 
 const params = Type.Object({ kind: BinKind, id: Id }, closed)
 export const listBin = route({ id: 'listBin', method: 'get', path: '/api/bin', summary: 'Everything that was deleted, newest first.', answer: Type.Array(BinEntry) })
-export const putBack = route({ id: 'putBack', method: 'post', path: '/api/bin/:kind/:id/put-back', summary: 'Takes something out of the bin to where it was.', params })
+export const restoreFromBin = route({ id: 'restoreFromBin', method: 'post', path: '/api/bin/:kind/:id/restore', summary: 'Takes something out of the bin to where it was.', params })
 export const removeForGood = route({ id: 'removeForGood', method: 'delete', path: '/api/bin/:kind/:id', summary: 'Removes something that has lain in the bin for 30 days. What was spent on it stays in the ledger.', params })

@@ -90,7 +90,7 @@ export const BUNDLED = {
       faults: Type.Array(Fault, { maxItems: 40 }),
       regions: Type.Array(Region, { maxItems: 400 }),
       parentProof: orNull(Id),
-      broughtIn: Type.Boolean(),
+      imported: Type.Boolean(),
     },
     closed,
   ),

@@ -22,7 +22,7 @@ export const Engine = Type.Object(
     profile: EngineProfile,
     connected: Type.Boolean({ description: 'Whether it can be asked for pictures from here; one that is not is written for and copied to.' }),
     off: Type.Boolean({ description: 'Switched off by the writer.' }),
-    hasSecret: Type.Boolean({ description: 'Whether a secret is kept for it; what it is, nobody is told.' }),
+    hasApiKey: Type.Boolean({ description: 'Whether an API key is kept for it; what it is, nobody is told.' }),
     usage: EngineUsage,
     origin: Type.Union([Type.Literal('shipped'), Type.Literal('changed'), Type.Literal('own')], { description: 'Shipped with Idolon, shipped and changed by the writer, or added.' }),
   },
@@ -108,13 +108,13 @@ export const switchEngine = route({
   body: Type.Object({ off: Type.Boolean() }, closed),
   answer: Engine,
 })
-export const keepSecret = route({
-  id: 'keepSecret',
+export const setApiKey = route({
+  id: 'setApiKey',
   method: 'put',
-  path: '/api/engines/:engine/:revision/secret',
-  summary: 'Keeps what stands for {secret} in the headers of an engine, sealed; null forgets it. It is never given out again.',
+  path: '/api/engines/:engine/:revision/api-key',
+  summary: 'Keeps what stands for {secret} in the headers of an engine, sealed; null removes it. It is never given out again.',
   params,
-  body: Type.Object({ secret: orNull(Type.String({ minLength: 1, maxLength: 4_000, pattern: '^[\\x20-\\x7e]+$', description: 'Printable ASCII, as headers take it.' })) }, closed),
+  body: Type.Object({ apiKey: orNull(Type.String({ minLength: 1, maxLength: 4_000, pattern: '^[\\x20-\\x7e]+$', description: 'Printable ASCII, as headers take it.' })) }, closed),
   answer: Engine,
 })
 export const practise = route({

@@ -67,6 +67,6 @@ export const changeHelper = route({
   body: Type.Object({ current: Type.Optional(Type.Integer({ minimum: 1 })), why: Type.Optional(Type.Object({ number: Type.Integer({ minimum: 1 }), text: plainText(2_000) }, closed)) }, closed),
   answer: HelperWhole,
 })
-export const deleteHelper = route({ id: 'deleteHelper', method: 'delete', path: '/api/helpers/:helper', summary: 'Deletes a helper of one’s own; it can be put back from the bin.', params })
+export const deleteHelper = route({ id: 'deleteHelper', method: 'delete', path: '/api/helpers/:helper', summary: 'Deletes a helper of one’s own; it can be restored from the bin.', params })
 export const saveCase = route({ id: 'saveCase', method: 'put', path: '/api/helpers/:helper/cases/:case', summary: 'Adds a case or changes one. Its id is chosen by the page, so that saving twice adds one.', params: caseParams, body: HelperCase, answer: HelperWhole })
 export const removeCase = route({ id: 'removeCase', method: 'delete', path: '/api/helpers/:helper/cases/:case', summary: 'Takes a case away; runs that had it keep what they found.', params: caseParams, answer: HelperWhole })

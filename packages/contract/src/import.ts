@@ -3,7 +3,7 @@ import { type TSchema, Type, type Static } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, plainText } from './primitives.ts'
 import { route } from './route.ts'
 
-/** A file that came in, from being read to being brought in. */
+/** A file that came in, from being read to being imported. */
 export const Import = Type.Object(
   {
     id: Id,
@@ -39,7 +39,7 @@ export type ImportPreview = Static<typeof ImportPreview>
 
 const params = Type.Object({ import: Id }, closed)
 export const readImport = route({ id: 'readImport', method: 'get', path: '/api/imports/:import', summary: 'A file that came in, and how far it is.', params, answer: Import })
-export const previewImport = route({ id: 'previewImport', method: 'post', path: '/api/imports/:import/preview', summary: 'What would come in with columns read so; nothing is brought in yet.', params, body: Type.Object({ mapping: Mapping }, closed), answer: ImportPreview })
+export const previewImport = route({ id: 'previewImport', method: 'post', path: '/api/imports/:import/preview', summary: 'What would come in with columns read so; nothing is imported yet.', params, body: Type.Object({ mapping: Mapping }, closed), answer: ImportPreview })
 export const startImport = route({
   id: 'startImport',
   method: 'post',
@@ -49,4 +49,4 @@ export const startImport = route({
   body: Type.Object({ mapping: Mapping, project: orNull(Id), duplicates: Type.Boolean({ description: 'Whether duplicates come in too.' }), tag: plainText(60) }, closed),
   answer: Import,
 })
-export const forgetImport = route({ id: 'forgetImport', method: 'delete', path: '/api/imports/:import', summary: 'Forgets a file that came in; what was brought in from it stays.', params })
+export const deleteImport = route({ id: 'deleteImport', method: 'delete', path: '/api/imports/:import', summary: 'Deletes a file that came in; what was imported from it stays.', params })

@@ -9,7 +9,7 @@ export const Model = Type.Object(
     profile: ModelProfile,
     connected: Type.Boolean(),
     off: Type.Boolean({ description: 'Switched off by the writer.' }),
-    hasSecret: Type.Boolean({ description: 'Whether a key is kept for it; what it is, nobody is told.' }),
+    hasApiKey: Type.Boolean({ description: 'Whether an API key is kept for it; what it is, nobody is told.' }),
     origin: Type.Union([Type.Literal('shipped'), Type.Literal('changed'), Type.Literal('own')]),
     usage: Type.Object({ answered: Type.Integer(), failed: Type.Integer(), medianMs: orNull(Type.Integer()), spent: Type.Integer(), lastFailure: orNull(Type.String()) }),
   },
@@ -23,13 +23,13 @@ export const listModels = route({ id: 'listModels', method: 'get', path: '/api/m
 export const saveModel = route({ id: 'saveModel', method: 'put', path: '/api/models/:model', summary: 'Adds a model, or changes the profile of one.', params, body: ModelProfile, answer: Model })
 export const removeModel = route({ id: 'removeModel', method: 'delete', path: '/api/models/:model', summary: 'Removes a model that was added; of one that ships, takes the changes back.', params })
 export const switchModel = route({ id: 'switchModel', method: 'post', path: '/api/models/:model/switch', summary: 'Switches a model off, or on again; one that is off is never asked.', params, body: Type.Object({ off: Type.Boolean() }, closed), answer: Model })
-export const keepModelSecret = route({
-  id: 'keepModelSecret',
+export const setModelApiKey = route({
+  id: 'setModelApiKey',
   method: 'put',
-  path: '/api/models/:model/secret',
+  path: '/api/models/:model/api-key',
   summary: 'Keeps the key of a model, sealed, or forgets it. It can never be read again.',
   params,
-  body: Type.Object({ secret: orNull(Type.String({ minLength: 1, maxLength: 4_000 })) }, closed),
+  body: Type.Object({ apiKey: orNull(Type.String({ minLength: 1, maxLength: 4_000 })) }, closed),
   answer: Model,
 })
 export const tryModel = route({

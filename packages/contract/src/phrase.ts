@@ -34,8 +34,8 @@ export const keepPhrase = route({
   body: Type.Object({ text: plainText(300, { minLength: 1 }), facet: Facet }, closed),
   answer: ProjectPhrase,
 })
-export const forgetPhrase = route({
-  id: 'forgetPhrase',
+export const removePhrase = route({
+  id: 'removePhrase',
   method: 'delete',
   path: '/api/projects/:project/phrases/:phrase',
   summary: 'No longer keeps a phrase.',

@@ -111,10 +111,10 @@ export const deletePrompt = route({
   summary: 'Puts a prompt in the bin.',
   params,
 })
-export const putBackPrompt = route({
-  id: 'putBackPrompt',
+export const restorePrompt = route({
+  id: 'restorePrompt',
   method: 'post',
-  path: '/api/prompts/:prompt/put-back',
+  path: '/api/prompts/:prompt/restore',
   summary: 'Takes a prompt out of the bin.',
   params,
   answer: Prompt,

@@ -58,7 +58,7 @@ export const Proof = Type.Object(
     note: Type.String(),
     rank: orNull(Type.Integer({ minimum: 1, description: 'Among the judged proofs of its prompt, 1 the best.' })),
     parentId: orNull(Type.String({ description: 'The proof it started from.' })),
-    broughtIn: Type.Boolean({ description: 'Made elsewhere and imported by hand.' }),
+    imported: Type.Boolean({ description: 'Made elsewhere and imported by hand.' }),
   },
   { title: 'Proof' },
 )

@@ -1,23 +1,23 @@
 import { listCaseRuns, readCaseRun, startCaseRun, stopCaseRun } from './case-run.ts'
 import { addHelpers, changeHelper, deleteHelper, listHelpers, readHelper, removeCase, saveCase, saveHelperVersion } from './helper.ts'
-import { keepModelSecret, listModels, practiseModels, removeModel, saveModel, switchModel, tryModel } from './model.ts'
+import { setModelApiKey, listModels, practiseModels, removeModel, saveModel, switchModel, tryModel } from './model.ts'
 import { askHelper, decideTurn, listTurns, readTurn, stopTurn } from './turn.ts'
 import { dropAside, listAsides, putAside } from './aside.ts'
-import { listBin, putBack, removeForGood } from './bin.ts'
-import { keepSecret, listEngines, practise, previewRequest, removeEngine, saveEngine, switchEngine, tryEngine } from './engine.ts'
+import { listBin, restoreFromBin, removeForGood } from './bin.ts'
+import { setApiKey, listEngines, practise, previewRequest, removeEngine, saveEngine, switchEngine, tryEngine } from './engine.ts'
 import { readHealth } from './health.ts'
 import { addJudgement, judgementsOf, takeBackJudgement } from './judgement.ts'
 import { setMoney, sumLedger } from './money.ts'
 import { changeProject, createProject, listProjects, readLedger } from './project.ts'
-import { countPhrases, forgetPhrase, keepPhrase, listPhrases } from './phrase.ts'
-import { changePrompt, createPrompt, deletePrompt, putBackPrompt, readPrompt, saveEdits } from './prompt.ts'
+import { countPhrases, removePhrase, keepPhrase, listPhrases } from './phrase.ts'
+import { changePrompt, createPrompt, deletePrompt, restorePrompt, readPrompt, saveEdits } from './prompt.ts'
 import { askAgain, changeProof, changeProofs, countFaultsOf, listProofs, readProof } from './proof.ts'
 import { addReference, changeReference, closeTries, deleteReference, listReferences, readAgreement, readReading, readReference } from './reference.ts'
 import type { Route } from './route.ts'
 import { promptsBreakingRules, readRules, setRules } from './rules.ts'
-import { bringIn, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
-import { forgetImport, previewImport, readImport, startImport } from './import.ts'
-import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from './shelf.ts'
+import { importPictures, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
+import { deleteImport, previewImport, readImport, startImport } from './import.ts'
+import { changePrompts, deleteSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteWritingStyle, listWritingStyles, saveWritingStyle } from './writing-style.ts'
@@ -44,14 +44,14 @@ export const ROUTES = [
   readLedger,
   listPhrases,
   keepPhrase,
-  forgetPhrase,
+  removePhrase,
   listEngines,
   saveEngine,
   removeEngine,
   previewRequest,
   tryEngine,
   switchEngine,
-  keepSecret,
+  setApiKey,
   practise,
   readRules,
   setRules,
@@ -66,7 +66,7 @@ export const ROUTES = [
   changePrompts,
   listSearches,
   keepSearch,
-  forgetSearch,
+  deleteSearch,
   readEvidence,
   readNear,
   saySame,
@@ -75,7 +75,7 @@ export const ROUTES = [
   readImport,
   previewImport,
   startImport,
-  forgetImport,
+  deleteImport,
   listParts,
   readPart,
   addPart,
@@ -124,7 +124,7 @@ export const ROUTES = [
   readPrompt,
   changePrompt,
   deletePrompt,
-  putBackPrompt,
+  restorePrompt,
   saveEdits,
   listVersions,
   changeVersion,
@@ -140,7 +140,7 @@ export const ROUTES = [
   countFaultsOf,
   compareProofs,
   askAgain,
-  bringIn,
+  importPictures,
   readSheet,
   makeClientSheet,
   listClientSheets,
@@ -152,7 +152,7 @@ export const ROUTES = [
   putAside,
   dropAside,
   listBin,
-  putBack,
+  restoreFromBin,
   removeForGood,
   sumLedger,
   setMoney,
@@ -161,7 +161,7 @@ export const ROUTES = [
   saveModel,
   removeModel,
   switchModel,
-  keepModelSecret,
+  setModelApiKey,
   tryModel,
   practiseModels,
   listHelpers,

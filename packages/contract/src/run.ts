@@ -44,7 +44,7 @@ export const startRun = route({
       revision: Type.Integer({ minimum: 0 }),
       seed: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: 2 ** 31 - 2, description: "Of the first result of each engine, instead of the draft's; null: a new one." }))),
       sweep: Type.Optional(Type.Object({ key: settingKey, values: Type.Array(SettingValue, { minItems: 2, maxItems: 12 }) }, { ...closed, description: 'One setting at each of these values, everything else and the seeds alike.' })),
-      byHand: Type.Optional(Type.Object({ engine: EngineChoice }, { ...closed, description: 'Nothing is asked for: the run waits for pictures of this engine to be brought in.' })),
+      byHand: Type.Optional(Type.Object({ engine: EngineChoice }, { ...closed, description: 'Nothing is asked for: the run waits for pictures of this engine to be imported.' })),
     },
     closed,
   ),
@@ -79,18 +79,18 @@ export const readRun = route({
   params,
   answer: Run,
 })
-export const BroughtIn = Type.Object(
+export const ImportedPicture = Type.Object(
   { sha256: Sha256, seed: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: Number.MAX_SAFE_INTEGER }))), settings: Type.Optional(Settings) },
-  { title: 'BroughtIn', additionalProperties: false },
+  { title: 'ImportedPicture', additionalProperties: false },
 )
-export type BroughtIn = Static<typeof BroughtIn>
-export const bringIn = route({
-  id: 'bringIn',
+export type ImportedPicture = Static<typeof ImportedPicture>
+export const importPictures = route({
+  id: 'importPictures',
   method: 'post',
   path: '/api/runs/:run/pictures',
   summary: "Pictures made elsewhere join a run that waits for them, at the cost of the engine's profile. A picture that the run has already is not added again.",
   params,
-  body: Type.Object({ pictures: Type.Array(BroughtIn, { minItems: 1, maxItems: 100 }) }, closed),
+  body: Type.Object({ pictures: Type.Array(ImportedPicture, { minItems: 1, maxItems: 100 }) }, closed),
   answer: Run,
 })
 export const stopRun = route({

@@ -93,7 +93,7 @@ export const KeptSearch = Type.Object({ id: Id, name: Type.String(), query: Type
 export type KeptSearch = Static<typeof KeptSearch>
 export const listSearches = route({ id: 'listSearches', method: 'get', path: '/api/searches', summary: 'Searches kept under a name.', answer: Type.Array(KeptSearch) })
 export const keepSearch = route({ id: 'keepSearch', method: 'put', path: '/api/searches/:search', summary: 'Keeps a search under a name.', params: Type.Object({ search: Id }, closed), body: Type.Object({ name: plainText(80, { minLength: 1 }), query: KeptSearch.properties.query }, closed), answer: KeptSearch })
-export const forgetSearch = route({ id: 'forgetSearch', method: 'delete', path: '/api/searches/:search', summary: 'Forgets a search; the prompts stay.', params: Type.Object({ search: Id }, closed) })
+export const deleteSearch = route({ id: 'deleteSearch', method: 'delete', path: '/api/searches/:search', summary: 'Forgets a search; the prompts stay.', params: Type.Object({ search: Id }, closed) })
 
 /** A prompt in the line of copies that it comes from, or that came from it. */
 export const Relative = Type.Object({ promptId: Id, title: Type.String(), projectId: Id, steps: Type.Integer({ description: 'Copies between; below 0 for what it came from.' }), proofs: Type.Integer(), keepers: Type.Integer() }, { title: 'Relative' })

@@ -13,7 +13,7 @@ Object.defineProperty(navigator, 'locks', { value: { request: () => new Promise(
 export function withEngines() {
   const pinia = createPinia()
   setActivePinia(pinia)
-  useEngines().all = SHIPPED_ENGINES.map((profile) => ({ profile, connected: true, origin: 'shipped' as const, off: false, hasSecret: false, usage: { stored: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null } }))
+  useEngines().all = SHIPPED_ENGINES.map((profile) => ({ profile, connected: true, origin: 'shipped' as const, off: false, hasApiKey: false, usage: { stored: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null } }))
   return { plugins: [pinia], stubs: { RouterLink: { props: ['to'], template: '<a><slot /></a>' }, VDialog: { props: ['modelValue'], template: '<div v-if="modelValue"><slot /></div>' }, VMenu: { props: ['contentClass'], template: '<div><slot name="activator" :props="{}" /><slot v-if="!contentClass" /></div>' } } }
 }
 
@@ -46,7 +46,7 @@ export const aProof = (more: Partial<Proof> = {}): Proof =>
     regions: [],
     rank: null,
     parentId: null,
-    broughtIn: false,
+    imported: false,
     note: '',
     ...more,
   }) as Proof

@@ -23,6 +23,10 @@ it('a helper’s slots, inputs, cases and criteria have their present names', ()
   expect(inPresentWords({ text: '/a', piecesIn: '/b', piecesOut: '/c' })).toEqual({ text: '/a', tokensIn: '/b', tokensOut: '/c' })
 })
 
+it('a proof is imported, where it was brought in', () => {
+  expect(inPresentWords({ id: 'p', broughtIn: true })).toEqual({ id: 'p', imported: true })
+})
+
 it('a scene’s slips are dismissed', () => {
   expect(inPresentWords({ beat: '', waived: [{ kind: 'dress', reason: 'r', because: 'b' }] })).toEqual({ beat: '', dismissed: [{ kind: 'dress', reason: 'r', because: 'b' }] })
 })

@@ -10,6 +10,7 @@ function keyOf(key: string, own: Fields): string {
   if (key === 'waived' && (Array.isArray(own[key]) || 'reason' in own)) return 'dismissed'
   if (key === 'fixed' && Array.isArray(own[key]) && 'criteria' in own) return 'locked'
   if (key === 'fixedLost') return 'lockedLost'
+  if (key === 'broughtIn' && typeof own[key] === 'boolean') return 'imported'
   if ((key === 'piecesIn' || key === 'piecesOut') && 'text' in own) return key.replace('pieces', 'tokens')
   return key
 }
@@ -25,7 +26,7 @@ function valueOf(key: string, value: unknown, own: Fields): unknown {
 
 /**
  * JSON that an earlier Idolon wrote (a stored row, a bundle, a profile, helpers), with the names that are used now: what is
- * locked was fixed, what is dismissed was waived, a token was a piece, a writing style a manner. Anything else is as it was.
+ * locked was fixed, what is dismissed was waived, a token was a piece, a writing style a manner, what is imported was brought in. Anything else is as it was.
  */
 export function inPresentWords(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(inPresentWords)

@@ -1,4 +1,4 @@
-import { addTerms, changeProofs, deletePrompt, dropAside, forgetPhrase, keepPhrase, listAsides, listBin, listPhrases, listTerms, putAside, putBack, readPrompt, readProof, removeForGood, removeTerm } from '@idolon/contract'
+import { addTerms, changeProofs, deletePrompt, dropAside, removePhrase, keepPhrase, listAsides, listBin, listPhrases, listTerms, putAside, restoreFromBin, readPrompt, readProof, removeForGood, removeTerm } from '@idolon/contract'
 import { emptyDraft } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -21,23 +21,23 @@ describe('the bin', () => {
     expect((await server.ask(readProof, { params: { proof: proof!.id } })).status).toBe(404)
     const [binned] = await inBin('proof')
     expect(binned).toMatchObject({ id: proof!.id, name: expect.stringMatching(/version 1, Burin 2/) as string, picture: proof!.picture!.sha256, removable: false })
-    await server.call(putBack, { params: { kind: 'proof', id: proof!.id } })
+    await server.call(restoreFromBin, { params: { kind: 'proof', id: proof!.id } })
     expect(await server.call(readProof, { params: { proof: proof!.id } })).toMatchObject({ id: proof!.id })
 
     await server.call(deletePrompt, { params: { prompt: prompt.id } })
-    await server.call(putBack, { params: { kind: 'prompt', id: prompt.id } })
+    await server.call(restoreFromBin, { params: { kind: 'prompt', id: prompt.id } })
     expect(await server.call(readPrompt, { params: { prompt: prompt.id } })).toMatchObject({ deletedAt: null })
 
     const phrase = await server.call(keepPhrase, { params: { project }, body: { text: 'soft rim light', facet: 'light' } })
-    await server.call(forgetPhrase, { params: { project, phrase: phrase.id! } })
-    await server.call(putBack, { params: { kind: 'phrase', id: (await inBin('phrase'))[0]!.id } })
+    await server.call(removePhrase, { params: { project, phrase: phrase.id! } })
+    await server.call(restoreFromBin, { params: { kind: 'phrase', id: (await inBin('phrase'))[0]!.id } })
     expect((await server.call(listPhrases, { params: { project } })).map(({ text }) => text)).toEqual(['soft rim light'])
 
     const [term] = await server.call(addTerms, { body: { projectId: project, entries: [{ term: 'mill blue', facet: 'colour', does: 'The blue of the mill.' }] } })
     await server.call(removeTerm, { params: { term: term!.id } })
     await server.call(addTerms, { body: { projectId: project, entries: [{ term: 'Mill blue', facet: 'colour', does: 'Another.' }] } })
     const [gone] = await inBin('term')
-    expect((await server.ask(putBack, { params: { kind: 'term', id: gone!.id } })).body).toMatchObject({ type: '/problems/name-taken' })
+    expect((await server.ask(restoreFromBin, { params: { kind: 'term', id: gone!.id } })).body).toMatchObject({ type: '/problems/name-taken' })
     expect(await inBin('term')).toHaveLength(1)
     expect(await server.call(listTerms, { query: { project } })).toHaveLength(1)
   })

@@ -55,7 +55,7 @@ export class Bin {
     return rows.map(({ deleted_at, ...row }) => ({ ...row, deletedAt: deleted_at.toISOString() }))
   }
 
-  async putBack(_actor: Actor, kind: BinKind, id: string): Promise<void> {
+  async restoreFromBin(_actor: Actor, kind: BinKind, id: string): Promise<void> {
     await this.db.transaction(async (trx) => {
       if (kind === 'prompt') {
         const [row] = await trx('prompts').where({ id }).whereNotNull('deleted_at').whereNull('removed_at').update({ deleted_at: null }).returning<{ project_id: string }[]>('project_id')

@@ -1,4 +1,4 @@
-import { addJudgement, addPart, addReference, addScenes, addSeries, addTemplate, BUNDLED_KINDS, type Bundle, bundleSchema, changePrompt, changeProofs, changeScene, changeSeries, createPrompt, type Import, type ImportPreview, keepSecret, listEngines, makeDrafts, previewImport, type Project, readImport, readPrompt, saveEngine, searchShelf, setRules, startImport, startTrial } from '@idolon/contract'
+import { addJudgement, addPart, addReference, addScenes, addSeries, addTemplate, BUNDLED_KINDS, type Bundle, bundleSchema, changePrompt, changeProofs, changeScene, changeSeries, createPrompt, type Import, type ImportPreview, setApiKey, listEngines, makeDrafts, previewImport, type Project, readImport, readPrompt, saveEngine, searchShelf, setRules, startImport, startTrial } from '@idolon/contract'
 import { blankPart, blankScene, blankSlot, NO_RULES, type PartBody, SHIPPED_ENGINES } from '@idolon/core'
 import { Ajv2020 } from 'ajv/dist/2020.js'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
@@ -28,7 +28,7 @@ async function fill(): Promise<void> {
   await here.call(setRules, { params: { project: project.id }, body: { ...NO_RULES, leaveOut: ['people'] } })
   const own = { ...SHIPPED_ENGINES[0]!, id: 'own-press', name: 'Own press', simulated: false, honoursIdempotencyKey: false, connection: { url: 'https://press.invalid/make', headers: { authorization: `Bearer ${SECRET}` }, body: { prompt: '{prompt}' }, answer: { picture: { at: '/picture', as: 'base64' as const } } } }
   await here.call(saveEngine, { params: { engine: own.id, revision: own.revision }, body: own })
-  await here.call(keepSecret, { params: { engine: own.id, revision: own.revision }, body: { secret: SECRET } })
+  await here.call(setApiKey, { params: { engine: own.id, revision: own.revision }, body: { apiKey: SECRET } })
   const first = await here.prompt('an owl on a post at dusk, gouache', project.id)
   const run = await here.ended(await here.run(first.id, 1))
   const [a, b] = run.proofs
@@ -106,7 +106,7 @@ describe('a bundle', () => {
     const looked = await preview(there, file)
     expect([looked.coming.count, looked.duplicates.count]).toEqual([1, jsonOf(zip).prompts.length - 1])
     await open(there, file)
-    expect((await there.call(listEngines)).find(({ profile }) => profile.id === 'own-press')).toMatchObject({ connected: false, hasSecret: false })
+    expect((await there.call(listEngines)).find(({ profile }) => profile.id === 'own-press')).toMatchObject({ connected: false, hasApiKey: false })
   })
 
   it('comes in a second time beside what is here, if that is wanted, in a project that was chosen', async () => {

@@ -28,6 +28,8 @@ export async function up(db: Knex): Promise<void> {
   await db.raw(`
 alter table manners rename to writing_styles;
 alter table turns rename column fixed_lost to locked_lost;
+alter table proofs rename column brought_in to imported;
+alter index proofs_brought_in_once rename to proofs_imported_once;
 update bin set kind = 'writing-style' where kind = 'manner';
 update turns set unit = 'token' where unit = 'piece';
 `)
@@ -35,6 +37,7 @@ update turns set unit = 'token' where unit = 'piece';
   for (const { table_name } of frozen) await db.raw('alter table ?? disable trigger user', [table_name])
   await db.raw(`
 update ledger set unit = 'token' where unit = 'piece';
+update ledger set note = 'imported' where note = 'brought in';
 `)
   for (const [before, now] of HELPERS) {
     await db.raw('insert into helpers select ?, shipped, place, current, made_by, made_at, deleted_at from helpers where id = ?', [now, before])

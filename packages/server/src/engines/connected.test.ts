@@ -1,4 +1,4 @@
-import { keepSecret, listEngines, type Problem, previewRequest, readRun, saveEngine, startRun, stopRun, switchEngine, tryEngine } from '@idolon/contract'
+import { setApiKey, listEngines, type Problem, previewRequest, readRun, saveEngine, startRun, stopRun, switchEngine, tryEngine } from '@idolon/contract'
 import { type EngineProfile, SHIPPED_ENGINES } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { createServer, type Server } from 'node:http'
@@ -93,7 +93,7 @@ describe('a service of another shape, connected by its profile alone', () => {
   })
 
   it('is given a request, asked until it is done, and its picture fetched without the secret; it costs what it says', async () => {
-    expect(await server.call(keepSecret, { params: at(), body: { secret: 'tok-5' } })).toMatchObject({ hasSecret: true })
+    expect(await server.call(setApiKey, { params: at(), body: { apiKey: 'tok-5' } })).toMatchObject({ hasApiKey: true })
     const prompt = await promptFor('a red fox')
     const ended = await server.ended(await server.run(prompt.id, 2))
     expect(ended.proofs[0]).toMatchObject({ state: 'stored', seed: 99, cost: { unit: 'credit', amount: 3 } })

@@ -69,7 +69,7 @@ export class Engines {
     return profiles.all.map((profile): Engine => {
       const state = states.get(`${profile.id} ${profile.revision}`)
       const origin = !ships(profile) ? 'own' : profiles.saved.some((one) => sameEngine(one, profile)) ? 'changed' : 'shipped'
-      return { profile, origin, off: state?.off ?? false, hasSecret: state?.hasSecret ?? false, connected: this.connectionOf(profile) !== undefined && !state?.off, usage: usage(profile.id, profile.revision) }
+      return { profile, origin, off: state?.off ?? false, hasApiKey: state?.hasApiKey ?? false, connected: this.connectionOf(profile) !== undefined && !state?.off, usage: usage(profile.id, profile.revision) }
     })
   }
 
@@ -189,9 +189,9 @@ export class Engines {
     return this.#one(engine, revision)
   }
 
-  async keepSecret(_actor: Actor, { engine, revision }: { engine: string; revision: string }, secret: string | null): Promise<Engine> {
+  async setApiKey(_actor: Actor, { engine, revision }: { engine: string; revision: string }, secret: string | null): Promise<Engine> {
     await this.#one(engine, revision)
-    if (secret === null) await this.secrets.forget({ id: engine, revision })
+    if (secret === null) await this.secrets.remove({ id: engine, revision })
     else await this.secrets.keep({ id: engine, revision }, secret)
     await this.db.transaction((trx) => recordEvent(trx, { kind: 'engines' }))
     return this.#one(engine, revision)

@@ -15,9 +15,9 @@ export const saveProfile = (trx: Knex.Transaction, profile: EngineProfile, actor
     .merge(['profile', 'saved_by'])
 
 /** By “id revision”: whether it is switched off, and whether a secret is kept. */
-export async function statesOf(db: Database): Promise<Map<string, { off: boolean; hasSecret: boolean }>> {
+export async function statesOf(db: Database): Promise<Map<string, { off: boolean; hasApiKey: boolean }>> {
   const rows = await db('engine_states').select<{ id: string; revision: string; off: boolean; has_secret: boolean }[]>('id', 'revision', 'off', db.raw('secret is not null as has_secret'))
-  return new Map(rows.map((row) => [`${row.id} ${row.revision}`, { off: row.off, hasSecret: row.has_secret }]))
+  return new Map(rows.map((row) => [`${row.id} ${row.revision}`, { off: row.off, hasApiKey: row.has_secret }]))
 }
 
 export const switchState = (trx: Knex.Transaction, id: string, revision: string, off: boolean): Promise<unknown> => trx('engine_states').insert({ id, revision, off }).onConflict(['id', 'revision']).merge(['off'])

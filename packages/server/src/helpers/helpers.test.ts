@@ -1,4 +1,4 @@
-import { addHelpers, changeHelper, deleteHelper, listBin, listCaseRuns, listHelpers, putBack, readCaseRun, readHelper, removeCase, saveCase, saveHelperVersion, startCaseRun, stopCaseRun, type CaseRun, type Problem } from '@idolon/contract'
+import { addHelpers, changeHelper, deleteHelper, listBin, listCaseRuns, listHelpers, restoreFromBin, readCaseRun, readHelper, removeCase, saveCase, saveHelperVersion, startCaseRun, stopCaseRun, type CaseRun, type Problem } from '@idolon/contract'
 import { SHIPPED_HELPERS } from '@idolon/core/helper'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
@@ -55,7 +55,7 @@ describe('helpers', () => {
     await server.call(deleteHelper, { params: { helper: copy!.id } })
     expect((await server.ask(readHelper, { params: { helper: copy!.id } })).status).toBe(404)
     expect(await server.call(listBin)).toMatchObject([{ kind: 'helper', id: copy!.id, name: 'Fill out 2' }])
-    await server.call(putBack, { params: { kind: 'helper', id: copy!.id } })
+    await server.call(restoreFromBin, { params: { kind: 'helper', id: copy!.id } })
     expect((await server.call(readHelper, { params: { helper: copy!.id } })).cases).toHaveLength(fill.cases.length)
     expect((await server.ask(deleteHelper, { params: { helper: 'explain' } })).status).toBe(409)
   })

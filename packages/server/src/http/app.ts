@@ -4,7 +4,7 @@ import {
   changeHelper,
   decideTurn,
   deleteHelper,
-  keepModelSecret,
+  setModelApiKey,
   listCaseRuns,
   listHelpers,
   addReference,
@@ -34,7 +34,7 @@ import {
   addComments,
   addJudgement,
   askAgain,
-  bringIn,
+  importPictures,
   changeProofs,
   compareProofs,
   countFaultsOf,
@@ -46,7 +46,7 @@ import {
   listClientSheets,
   makeClientSheet,
   putAside,
-  putBack,
+  restoreFromBin,
   readSheet,
   removeForGood,
   setMoney,
@@ -59,10 +59,10 @@ import {
   createProject,
   createPrompt,
   deletePrompt,
-  forgetPhrase,
+  removePhrase,
   keepPhrase,
   addTerms,
-  keepSecret,
+  setApiKey,
   listEngines,
   listTerms,
   practise,
@@ -80,7 +80,7 @@ import {
   listRuns,
   listVersions,
   openApiDocument,
-  putBackPrompt,
+  restorePrompt,
   readHealth,
   readLedger,
   readProof,
@@ -238,8 +238,8 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(readLedger, ({ params }) => projects.ledger(params.project))
   on(listPhrases, ({ params }) => phrases.list(params.project))
   on(keepPhrase, ({ actor, params, body }) => phrases.keep(actor, params.project, body))
-  on(forgetPhrase, async ({ actor, params }) => {
-    await phrases.forget(actor, params.project, params.phrase)
+  on(removePhrase, async ({ actor, params }) => {
+    await phrases.remove(actor, params.project, params.phrase)
     return undefined
   })
   on(listEngines, () => engines.list())
@@ -251,7 +251,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(previewRequest, ({ body }) => Promise.resolve(engines.preview(body.profile, body.text)))
   on(tryEngine, ({ actor, params, body }) => engines.try(actor, params, body.text))
   on(switchEngine, ({ actor, params, body }) => engines.switch(actor, params, body.off))
-  on(keepSecret, ({ actor, params, body }) => engines.keepSecret(actor, params, body.secret))
+  on(setApiKey, ({ actor, params, body }) => engines.setApiKey(actor, params, body.apiKey))
   on(practise, async ({ body }) => {
     await engines.practise(body.fault, body.times)
     return undefined
@@ -273,7 +273,7 @@ export function createApp(services: Services, options: { port: () => number; pag
     await prompts.setDeleted(actor, params.prompt, true)
     return undefined
   })
-  on(putBackPrompt, ({ actor, params }) => prompts.setDeleted(actor, params.prompt, false))
+  on(restorePrompt, ({ actor, params }) => prompts.setDeleted(actor, params.prompt, false))
   on(saveEdits, ({ actor, params, body }) => drafts.save(actor, params.prompt, body))
   on(listVersions, ({ params }) => versions.list(params.prompt))
   on(changeVersion, ({ actor, params, body }) => versions.explain(actor, params.version, body.why))
@@ -290,7 +290,7 @@ export function createApp(services: Services, options: { port: () => number; pag
   on(changeProofs, ({ actor, body }) => proofs.changeMany(actor, body))
   on(countFaultsOf, ({ query }) => proofs.faultCounts(query.project))
   on(compareProofs, ({ params }) => proofs.compare(params.proof, params.other))
-  on(bringIn, ({ actor, params, body }) => runs.bringIn(actor, params.run, body.pictures))
+  on(importPictures, ({ actor, params, body }) => runs.importPictures(actor, params.run, body.pictures))
   on(readSheet, ({ query }) => proofs.sheet(query))
   on(makeClientSheet, ({ actor, body }) => sheets.make(actor, body))
   on(listClientSheets, () => sheets.list())
@@ -308,8 +308,8 @@ export function createApp(services: Services, options: { port: () => number; pag
     return undefined
   })
   on(listBin, () => bin.list())
-  on(putBack, async ({ actor, params }) => {
-    await bin.putBack(actor, params.kind, params.id)
+  on(restoreFromBin, async ({ actor, params }) => {
+    await bin.restoreFromBin(actor, params.kind, params.id)
     return undefined
   })
   on(removeForGood, async ({ actor, params }) => {
@@ -339,7 +339,7 @@ export function createApp(services: Services, options: { port: () => number; pag
     return undefined
   })
   on(switchModel, ({ actor, params, body }) => models.switch(actor, params.model, body.off))
-  on(keepModelSecret, ({ actor, params, body }) => models.keepSecret(actor, params.model, body.secret))
+  on(setModelApiKey, ({ actor, params, body }) => models.setApiKey(actor, params.model, body.apiKey))
   on(tryModel, ({ params }) => models.try(params.model))
   on(practiseModels, async ({ body }) => {
     await models.practise(body)

@@ -1,4 +1,4 @@
-import { forgetImport, type Import, type ImportPreview, listProjects, previewImport, readImport, readPrompt, searchShelf, startImport } from '@idolon/contract'
+import { deleteImport, type Import, type ImportPreview, listProjects, previewImport, readImport, readPrompt, searchShelf, startImport } from '@idolon/contract'
 import type { Mapping } from '@idolon/core'
 import { strToU8, zipSync } from 'fflate'
 import { setTimeout as sleep } from 'node:timers/promises'
@@ -21,7 +21,7 @@ async function bring(file: Import, more: { project?: string | null; duplicates?:
     if (now.state !== 'asked') return now
     await sleep(50)
   }
-  throw new Error('The file is not brought in.')
+  throw new Error('The file is not imported.')
 }
 const here = async (query: { project?: string; tag?: string } = {}) => (await server.call(searchShelf, { query: { ...query, each: true } })).rows
 
@@ -50,7 +50,7 @@ describe('bringing prompts in', () => {
     const { body: file } = await take('odd.csv', 'a,b\nshort,an owl on a post\nother,a fox in the snow\n')
     expect(file.mapping).toEqual({ text: 1 })
     expect((await preview(file, { text: 0, note: 1 })).coming.first).toMatchObject([{ text: 'short', says: 'with a note' }, { text: 'other' }])
-    await server.call(forgetImport, { params: { import: file.id } })
+    await server.call(deleteImport, { params: { import: file.id } })
     expect((await server.ask(readImport, { params: { import: file.id } })).status).toBe(404)
   })
 

@@ -1,4 +1,4 @@
-import { forgetImport, previewImport, readImport, startImport } from '@idolon/contract'
+import { deleteImport, previewImport, readImport, startImport } from '@idolon/contract'
 import { type Encoding, ENCODINGS } from '@idolon/core'
 import type { IRouter } from 'express'
 import { THE_WRITER } from '../actor.ts'
@@ -22,8 +22,8 @@ export function importRoutes(on: Register, imports: Imports): void {
   on(readImport, ({ params }) => imports.read(params.import))
   on(previewImport, ({ params, body }) => imports.preview(params.import, body.mapping))
   on(startImport, ({ actor, params, body }) => imports.start(actor, params.import, body))
-  on(forgetImport, async ({ actor, params }) => {
-    await imports.forget(actor, params.import)
+  on(deleteImport, async ({ actor, params }) => {
+    await imports.remove(actor, params.import)
     return undefined
   })
 }

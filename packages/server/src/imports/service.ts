@@ -28,7 +28,7 @@ const SAMPLE = 120
 /** Columns with what stands first in each. */
 const sampled = ({ columns, rows }: FoundPrompts): Import['columns'] => columns.map((name, i) => ({ name, sample: (rows.find(({ cells }) => cells[i]?.trim())?.cells[i] ?? '').slice(0, SAMPLE) }))
 
-/** Files of prompts that come in: read first, shown, and then brought in or forgotten. */
+/** Files of prompts that come in: read first, shown, and then imported or deleted. */
 export class Imports {
   constructor(
     private readonly db: Database,
@@ -91,10 +91,10 @@ export class Imports {
     }
   }
 
-  /** Asks for what is in a file to be brought in; a job does it, all or nothing. */
+  /** Asks for what is in a file to be imported; a job does it, all or nothing. */
   async start(_actor: Actor, id: string, { mapping, ...asked }: AskedImport & { mapping: Mapping }): Promise<Import> {
     const row = await this.#row(id)
-    if (row.state === 'asked' || row.state === 'done') throw new ProblemError('not-now', row.state === 'done' ? 'What is in this file was imported already. Choose the file again to bring it in once more.' : 'This file is being brought in.')
+    if (row.state === 'asked' || row.state === 'done') throw new ProblemError('not-now', row.state === 'done' ? 'What is in this file was imported already. Choose the file again to bring it in once more.' : 'This file is being imported.')
     if (asked.project) {
       const state = await projectState(this.db, asked.project)
       if (!state) throw notFound('project')
@@ -108,7 +108,7 @@ export class Imports {
     return this.read(id)
   }
 
-  async forget(_actor: Actor, id: string): Promise<void> {
+  async remove(_actor: Actor, id: string): Promise<void> {
     if ((await this.#row(id)).state === 'asked') throw new ProblemError('not-now', 'This file is being imported just now. Wait until it is done.')
     await this.db('imports').where({ id }).delete()
   }

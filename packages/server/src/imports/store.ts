@@ -43,5 +43,5 @@ export async function* partsOf(db: Db, id: string): AsyncGenerator<Buffer> {
   }
 }
 
-/** Files that came in two days ago and that nobody brought in, or that were brought in. */
+/** Files that came in two days ago and that nobody imported, or that were imported. */
 export const forgetOldImports = (db: Database): Promise<number> => db('imports').whereNot({ state: 'asked' }).where('at', '<', db.raw(`now() - interval '2 days'`)).delete()

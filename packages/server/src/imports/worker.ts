@@ -6,7 +6,7 @@ import type { Engines } from '../engines/engines.ts'
 import { recordEvent } from '../events/events.ts'
 import { ProblemError } from '../http/problem.ts'
 import type { SearchIndex } from '../shelf/search-index.ts'
-import { bringIn } from './bring-in.ts'
+import { importPrompts } from './import-prompts.ts'
 import { lookThrough } from './look-through.ts'
 import { type Held, holds } from './read-file.ts'
 import { asProblem } from './service.ts'
@@ -35,16 +35,16 @@ export class ImportWorker {
     const row = rows[0] && (await importRow(this.db, rows[0].id))
     if (!row?.asked) return 0
     try {
-      await this.#bringIn(row)
+      await this.#importFile(row)
     } catch (error) {
       const problem = asProblem(error)
-      if (!(problem instanceof ProblemError)) this.log.error({ err: error, import: row.id }, 'a file was not brought in')
+      if (!(problem instanceof ProblemError)) this.log.error({ err: error, import: row.id }, 'a file was not imported')
       await this.#note(row.id, { state: 'failed', progress: 0, problem: problem instanceof ProblemError ? problem.detail : 'It could not be imported; nothing of it was kept. Try again.' })
     }
     return 1
   }
 
-  async #bringIn(row: ImportRow): Promise<void> {
+  async #importFile(row: ImportRow): Promise<void> {
     const parts = () => partsOf(this.db, row.id)
     const held = await holds(row.name, parts, row.encoding ?? undefined)
     await this.index.refresh()
@@ -63,7 +63,7 @@ export class ImportWorker {
 
   async #write(trx: Knex.Transaction, row: ImportRow, held: Held, parts: () => AsyncIterable<Buffer>): Promise<number> {
     if ('bundle' in held) return openBundle(trx, this.engines, held.bundle, parts, row.asked!)
-    return bringIn(trx, this.engines, lookThrough(trx, held.found, row.mapping), { ...row.asked!, by: row.came_by }, (done) => this.#note(row.id, { progress: done, lease_until: this.db.raw(`now() + interval '${LEASE_SECONDS} seconds'`) }))
+    return importPrompts(trx, this.engines, lookThrough(trx, held.found, row.mapping), { ...row.asked!, by: row.came_by }, (done) => this.#note(row.id, { progress: done, lease_until: this.db.raw(`now() + interval '${LEASE_SECONDS} seconds'`) }))
   }
 
   async #note(id: string, values: object): Promise<void> {

@@ -61,7 +61,7 @@ export async function startJobs(parts: { db: Database; queue: ProofQueue; maker:
   const stops = [
     repeat(SWEEP_MS, log, 'free proofs not looked for', sweep),
     repeat(SWEEP_MS, log, 'turns not looked for', () => turns.look()),
-    repeat(IMPORT_MS, log, 'files not brought in', () => untilDone(() => imports.look())),
+    repeat(IMPORT_MS, log, 'files not imported', () => untilDone(() => imports.look())),
     repeat(SWEEP_MS, log, 'pictures not read', () => readings.look()),
     repeat(INDEX_MS, log, 'search not brought up to date', () => index.refresh()),
     repeat(INDEX_MS, log, 'prompts not read', () => untilDone(() => readSaid(db))),

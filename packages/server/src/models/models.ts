@@ -49,7 +49,7 @@ export class Models {
     return profiles.all.map((profile): Model => {
       const state = states.find(({ id }) => id === profile.id)
       const off = state?.off ?? false
-      return { profile, off, hasSecret: state?.has_secret ?? false, connected: this.connectionOf(profile) !== undefined && !off, origin: !ships(profile.id) ? 'own' : profiles.saved.some(({ id }) => id === profile.id) ? 'changed' : 'shipped', usage: usage.get(profile.id) ?? NO_USAGE }
+      return { profile, off, hasApiKey: state?.has_secret ?? false, connected: this.connectionOf(profile) !== undefined && !off, origin: !ships(profile.id) ? 'own' : profiles.saved.some(({ id }) => id === profile.id) ? 'changed' : 'shipped', usage: usage.get(profile.id) ?? NO_USAGE }
     })
   }
 
@@ -147,9 +147,9 @@ export class Models {
     return this.#one(id)
   }
 
-  async keepSecret(_actor: Actor, id: string, secret: string | null): Promise<Model> {
+  async setApiKey(_actor: Actor, id: string, secret: string | null): Promise<Model> {
     await this.#one(id)
-    if (secret === null) await this.secrets.forget({ id })
+    if (secret === null) await this.secrets.remove({ id })
     else await this.secrets.keep({ id }, secret)
     await this.db.transaction((trx) => recordEvent(trx, { kind: 'models' }))
     return this.#one(id)

@@ -1,4 +1,4 @@
-import { changePrompt, changeProof, forgetPhrase, keepPhrase, listPhrases, type ProjectPhrase } from '@idolon/contract'
+import { changePrompt, changeProof, removePhrase, keepPhrase, listPhrases, type ProjectPhrase } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { TestServer } from '../testing/test-server.ts'
@@ -19,9 +19,9 @@ describe('phrases of a project', () => {
     await keep(id, 'reed-choked river', 'setting')
     expect((await keep(id, 'Patched coat', 'detail')).id).toBe(first.id)
     expect((await list(id)).map(({ text, facet }) => [text, facet])).toEqual([['reed-choked river', 'setting'], ['patched coat', 'detail']])
-    await server.call(forgetPhrase, { params: { project: id, phrase: first.id! } })
+    await server.call(removePhrase, { params: { project: id, phrase: first.id! } })
     expect((await list(id)).map(({ text }) => text)).toEqual(['reed-choked river'])
-    expect((await server.ask(forgetPhrase, { params: { project: id, phrase: first.id! } })).status).toBe(404)
+    expect((await server.ask(removePhrase, { params: { project: id, phrase: first.id! } })).status).toBe(404)
   })
 
   it('come from proven prompts, with their source, as that prompt’s best words said them', async () => {

@@ -51,7 +51,7 @@ export class Phrases {
     return { ...kept, from: null }
   }
 
-  async forget(actor: Actor, projectId: string, id: string): Promise<void> {
+  async remove(actor: Actor, projectId: string, id: string): Promise<void> {
     await this.#demand(projectId)
     const gone = await this.db.transaction((trx) => intoBin(trx, 'phrase', { project_id: projectId, id }, actor.id))
     if (gone.length === 0) throw notFound('kept phrase')

@@ -33,7 +33,7 @@ interface Row {
   note: string
   rank: number | null
   parent_proof: string | null
-  brought_in: boolean
+  imported: boolean
 }
 
 /** Proofs that are not in the bin, with what names them; narrow it down with `where`, order it, and read with `proofsOf`. */
@@ -75,7 +75,7 @@ const COLUMNS = [
   'proofs.note',
   'proofs.rank',
   'proofs.parent_proof',
-  'proofs.brought_in',
+  'proofs.imported',
 ]
 
 const proofOf = (row: Row): Proof => ({
@@ -104,7 +104,7 @@ const proofOf = (row: Row): Proof => ({
   note: row.note,
   rank: row.rank,
   parentId: row.parent_proof,
-  broughtIn: row.brought_in,
+  imported: row.imported,
 })
 
 export async function proofsOf(query: ReturnType<typeof proofQuery>): Promise<Proof[]> {

@@ -1,4 +1,4 @@
-import { addReference, askHelper, changeReference, closeTries, createProject, deleteReference, listBin, listReferences, putBack, readAgreement, readReading, readReference, type ReferenceWhole } from '@idolon/contract'
+import { addReference, askHelper, changeReference, closeTries, createProject, deleteReference, listBin, listReferences, restoreFromBin, readAgreement, readReading, readReference, type ReferenceWhole } from '@idolon/contract'
 import { emptyDraft } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import sharp from 'sharp'
@@ -73,7 +73,7 @@ describe('a reference', () => {
     expect((await server.ask(readReference, { params: { reference: id } })).status).toBe(404)
     const entry = (await server.call(listBin)).find(({ kind }) => kind === 'reference')!
     expect(entry).toMatchObject({ name: 'The quay', picture: expect.stringMatching(/^[0-9a-f]{64}$/) as string })
-    await server.call(putBack, { params: { kind: 'reference', id: entry.id } })
+    await server.call(restoreFromBin, { params: { kind: 'reference', id: entry.id } })
     expect((await server.call(readReference, { params: { reference: id } })).reference.stage).toBe('read')
   })
 

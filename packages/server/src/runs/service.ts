@@ -1,5 +1,5 @@
 import { type Draft, draftFor, ELSEWHERE, type EngineChoice, fixedFacetsOf, type ReadDraft, outputFor, settingsFor, sizeFor, sumByUnit } from '@idolon/core'
-import type { BroughtIn, Run } from '@idolon/contract'
+import type { ImportedPicture, Run } from '@idolon/contract'
 import type { Knex } from 'knex'
 import { randomInt } from 'node:crypto'
 import type { Actor } from '../actor.ts'
@@ -101,7 +101,7 @@ export class Runs {
     await this.queue.add(trx, proofs.map((proof) => proof.id), plan.map(({ place }) => place))
   }
 
-  /** A run that nothing is asked for: its pictures are made elsewhere and brought in. */
+  /** A run that nothing is asked for: its pictures are made elsewhere and imported. */
   async #waitForPictures(trx: Knex.Transaction, actor: Actor, ground: Ground, { sweep }: Asked, choice: EngineChoice, read: ReadDraft): Promise<void> {
     const profile = profileOf(ground.known, choice)
     // Of a picture from nowhere there may be no words at all.
@@ -126,7 +126,7 @@ export class Runs {
   }
 
   /** Pictures made elsewhere join a run that waits for them; what the profile says they cost is counted as spent. */
-  async bringIn(actor: Actor, id: string, pictures: readonly BroughtIn[]): Promise<Run> {
+  async importPictures(actor: Actor, id: string, pictures: readonly ImportedPicture[]): Promise<Run> {
     const run = await this.read(id)
     const reader = await promptReader()
     const known = (await this.engines.list()).map(({ profile }) => profile)
@@ -147,9 +147,9 @@ export class Runs {
         const output = outputFor({ ...draft, settings: said }, profile, read)
         const cost = sizeFor(profile, said).cost
         const [proof] = await writeProofs(trx, { id, promptId: run.promptId }, open.version_id, draft.references, [{ profile, output, place: have.size + i, seed: 0, cost }])
-        await trx('proofs').where({ id: proof!.id }).update({ state: 'stored', picture: sha256, seed: seed ?? (typeof said['seed'] === 'number' ? said['seed'] : null), cost, stored_at: trx.fn.now(), brought_in: true })
+        await trx('proofs').where({ id: proof!.id }).update({ state: 'stored', picture: sha256, seed: seed ?? (typeof said['seed'] === 'number' ? said['seed'] : null), cost, stored_at: trx.fn.now(), imported: true })
         await reserve(trx, [spending(actor, { promptId: run.promptId, projectId: run.projectId, id }, proof!.id, { profile, cost })])
-        await settle(trx, proof!.id, cost, 'brought in')
+        await settle(trx, proof!.id, cost, 'imported')
       }
       await recordEvent(trx, { kind: 'run', promptId: run.promptId, projectId: run.projectId, runId: id })
     })

@@ -1,4 +1,4 @@
-import { bringIn, changeProof, compareProofs, createPrompt, listVersions, readSheet, type Run, setMoney, startRun, sumLedger } from '@idolon/contract'
+import { importPictures, changeProof, compareProofs, createPrompt, listVersions, readSheet, type Run, setMoney, startRun, sumLedger } from '@idolon/contract'
 import type { Edit } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import sharp from 'sharp'
@@ -98,9 +98,9 @@ describe('pictures made elsewhere', () => {
     const run = await start(id, { revision: 1, byHand: { engine: { engine: 'brayer' } } })
     expect(run).toMatchObject({ byHand: true, proofs: [] })
     const [one, two] = [await shaOf(await picture(1)), await shaOf(await picture(2))]
-    await server.call(bringIn, { params: { run: run.id }, body: { pictures: [{ sha256: one, seed: 12 }, { sha256: two, settings: { guidance: 4 } }, { sha256: one }] } })
-    const after = await server.call(bringIn, { params: { run: run.id }, body: { pictures: [{ sha256: two }] } })
-    expect(after.proofs.map(({ seed, broughtIn, state, engine }) => [seed, broughtIn, state, engine.name])).toEqual([[12, true, 'stored', 'Brayer'], [null, true, 'stored', 'Brayer']])
+    await server.call(importPictures, { params: { run: run.id }, body: { pictures: [{ sha256: one, seed: 12 }, { sha256: two, settings: { guidance: 4 } }, { sha256: one }] } })
+    const after = await server.call(importPictures, { params: { run: run.id }, body: { pictures: [{ sha256: two }] } })
+    expect(after.proofs.map(({ seed, imported, state, engine }) => [seed, imported, state, engine.name])).toEqual([[12, true, 'stored', 'Brayer'], [null, true, 'stored', 'Brayer']])
     expect(after.cost).toEqual([{ unit: 'credit', amount: 2 * after.proofs[0]!.cost!.amount }])
     expect((await server.call(readSheet, { query: { run: run.id } })).total).toBe(2)
     expect(await server.call(changeProof, { params: { proof: after.proofs[0]!.id }, body: { verdict: 'keep' } })).toMatchObject({ verdict: 'keep' })
@@ -109,8 +109,8 @@ describe('pictures made elsewhere', () => {
   it('may come from nowhere, with no words and at no cost', async () => {
     const prompt = await server.call(createPrompt, { body: { projectId: (await server.project()).id } })
     const run = await start(prompt.id, { revision: 0, byHand: { engine: { engine: 'elsewhere' } } })
-    const after = await server.call(bringIn, { params: { run: run.id }, body: { pictures: [{ sha256: await shaOf(await picture(31)) }] } })
-    expect(after).toMatchObject({ cost: [{ amount: 0 }], proofs: [{ engine: { name: 'Elsewhere' }, state: 'stored', broughtIn: true }] })
+    const after = await server.call(importPictures, { params: { run: run.id }, body: { pictures: [{ sha256: await shaOf(await picture(31)) }] } })
+    expect(after).toMatchObject({ cost: [{ amount: 0 }], proofs: [{ engine: { name: 'Elsewhere' }, state: 'stored', imported: true }] })
   })
 
   it('are refused with a reason when they are none, and read for what made them', async () => {

@@ -15,7 +15,7 @@ export class Secrets<Key extends Record<string, string>> {
     await this.db(this.table).insert({ ...key, secret: this.sealer.seal(secret, nameOf(key)) }).onConflict(Object.keys(key)).merge(['secret'])
   }
 
-  async forget(key: Key): Promise<void> {
+  async remove(key: Key): Promise<void> {
     await this.db(this.table).where(key).update({ secret: null })
   }
 

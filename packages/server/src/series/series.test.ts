@@ -1,4 +1,4 @@
-import { addPart, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, priceScenes, putBack, readContinuity, readPrompt, readRun, readSceneOffers, readSeries, runScenes, type Series, setMoney, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
+import { addPart, changeProof, changeScene, changeSeries, deletePart, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, listSeries, type Part, previewPart, priceScenes, restoreFromBin, readContinuity, readPrompt, readRun, readSceneOffers, readSeries, runScenes, type Series, setMoney, splitScene, splitStory, takeSceneOffers } from '@idolon/contract'
 import { blankPart, type PartBody, type SceneBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -141,9 +141,9 @@ describe('a series', () => {
     await server.call(deleteSeries, { params: { series: id } })
     const bin = await server.call(listBin)
     expect(bin.filter(({ kind }) => kind === 'series' || kind === 'part').map(({ name }) => name)).toEqual(expect.arrayContaining(['The Mill', 'Orla']))
-    await server.call(putBack, { params: { kind: 'series', id } })
-    await server.call(putBack, { params: { kind: 'scene', id: copy } })
-    await server.call(putBack, { params: { kind: 'part', id: who.id } })
+    await server.call(restoreFromBin, { params: { kind: 'series', id } })
+    await server.call(restoreFromBin, { params: { kind: 'scene', id: copy } })
+    await server.call(restoreFromBin, { params: { kind: 'part', id: who.id } })
     const back = await server.call(readSeries, { params: { series: id } })
     expect(back.scenes).toHaveLength(3)
     expect(back.parts).toHaveLength(3)

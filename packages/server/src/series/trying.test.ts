@@ -1,4 +1,4 @@
-import { changeSeries, chooseProofs, deleteScene, priceScenes, putBack, readNear, readRun, readSeries, runScenes, stopScenes } from '@idolon/contract'
+import { changeSeries, chooseProofs, deleteScene, priceScenes, restoreFromBin, readNear, readRun, readSeries, runScenes, stopScenes } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { unzipSync } from 'fflate'
@@ -60,7 +60,7 @@ describe('the scenes of a series', () => {
     const { revision } = await server.call(changeSeries, { params: { series: id }, body: { revision: series.revision, order: [b!, a!] } })
     await server.call(deleteScene, { params: { scene: b! } })
     const [first, second] = await Promise.all(list.map(async ({ run }) => server.ended(await server.call(readRun, { params: { run } }))))
-    await server.call(putBack, { params: { kind: 'scene', id: b! } })
+    await server.call(restoreFromBin, { params: { kind: 'scene', id: b! } })
     const after = await server.call(readSeries, { params: { series: id } })
     const stored = (run: typeof first) => run!.proofs.filter(({ state }) => state === 'stored').length
     expect(after.scenes.map((scene) => [scene.id, scene.proofs])).toEqual([[b, stored(second)], [a, stored(first)]])

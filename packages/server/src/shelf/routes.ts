@@ -1,4 +1,4 @@
-import { changePrompts, forgetSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from '@idolon/contract'
+import { changePrompts, deleteSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from '@idolon/contract'
 import type { Database } from '../database/connect.ts'
 import type { Register } from '../http/register.ts'
 import type { Sameness } from './sameness.ts'
@@ -12,8 +12,8 @@ export function shelfRoutes(on: Register, db: Database, search: ShelfSearch, she
   on(changePrompts, ({ actor, body }) => shelf.changeMany(actor, body))
   on(listSearches, () => shelf.searches())
   on(keepSearch, ({ actor, params, body }) => shelf.keepSearch(actor, params.search, body))
-  on(forgetSearch, async ({ actor, params }) => {
-    await shelf.forgetSearch(actor, params.search)
+  on(deleteSearch, async ({ actor, params }) => {
+    await shelf.deleteSearch(actor, params.search)
     return undefined
   })
   on(readNear, ({ params }) => sameness.near(params.prompt))

@@ -80,7 +80,7 @@ export class Shelf {
     return searchOf(row!)
   }
 
-  async forgetSearch(_actor: Actor, id: string): Promise<void> {
+  async deleteSearch(_actor: Actor, id: string): Promise<void> {
     if (!(await this.db('kept_searches').where({ id }).delete())) throw notFound('search')
   }
 

@@ -1,4 +1,4 @@
-import { changePrompt, changePrompts, changeProof, createPrompt, deletePrompt, forgetSearch, keepSearch, listSearches, listTags, putBackPrompt, type QueryOf, readEvidence, readNear, readPrompt, renameTag, searchShelf } from '@idolon/contract'
+import { changePrompt, changePrompts, changeProof, createPrompt, deletePrompt, deleteSearch, keepSearch, listSearches, listTags, restorePrompt, type QueryOf, readEvidence, readNear, readPrompt, renameTag, searchShelf } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -47,12 +47,12 @@ describe('the Shelf', () => {
     expect((await server.call(listTags)).map(({ tag, count }) => [tag, count])).toEqual([['animal', 1], ['poster', 1], ['winter', 1]])
   })
 
-  it('finds what has just been written, and nothing that was deleted until it is put back', async () => {
+  it('finds what has just been written, and nothing that was deleted until it is restored', async () => {
     await server.edit(ids['jar']!, 1, { text: [{ from: 0, to: 0, insert: 'Sunlit. ' }] })
     expect((await found({ q: 'sunlit' })).names).toEqual(['jar'])
     await server.call(deletePrompt, { params: { prompt: ids['jar']! } })
     expect((await found({ q: 'sunlit' })).names).toEqual([])
-    await server.call(putBackPrompt, { params: { prompt: ids['jar']! } })
+    await server.call(restorePrompt, { params: { prompt: ids['jar']! } })
     expect((await found({ q: 'sunlit' })).names).toEqual(['jar'])
   })
 
@@ -131,7 +131,7 @@ describe('the Shelf', () => {
     const search = randomUUID()
     await server.call(keepSearch, { params: { search }, body: { name: ' Prints ', query: { tag: 'print', q: 'light: rim' } } })
     expect(await server.call(listSearches)).toMatchObject([{ id: search, name: 'Prints', query: { tag: 'print', q: 'light: rim' } }])
-    await server.call(forgetSearch, { params: { search } })
+    await server.call(deleteSearch, { params: { search } })
     expect(await server.call(listSearches)).toEqual([])
   })
 

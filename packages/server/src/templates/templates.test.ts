@@ -1,4 +1,4 @@
-import { addTemplate, changePrompt, deleteTemplate, listBin, listTemplates, makeDrafts, putBack, readOffers, readPrompt, readTemplateWhole, saveTemplateVersion, setRules, takeOffers, type Template } from '@idolon/contract'
+import { addTemplate, changePrompt, deleteTemplate, listBin, listTemplates, makeDrafts, restoreFromBin, readOffers, readPrompt, readTemplateWhole, saveTemplateVersion, setRules, takeOffers, type Template } from '@idolon/contract'
 import { blankSlot, NO_RULES, type TemplateBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -79,7 +79,7 @@ describe('a template', () => {
     expect((await server.ask(readTemplateWhole, { params: { template: template.id } })).status).toBe(404)
     expect(await server.call(changePrompt, { params: { prompt: made!.promptId }, body: { status: 'proven' } })).toMatchObject({ status: 'proven' })
     expect((await server.call(listBin)).find(({ id }) => id === template.id)).toMatchObject({ kind: 'template', name: 'Night bird' })
-    await server.call(putBack, { params: { kind: 'template', id: template.id } })
+    await server.call(restoreFromBin, { params: { kind: 'template', id: template.id } })
     expect((await server.call(readTemplateWhole, { params: { template: template.id } })).made).toHaveLength(1)
   })
 })

@@ -1,4 +1,4 @@
-import { askHelper, createPrompt, listTurns, MISBEHAVIOURS, readLedger, readTurn, setMoney, setRules, stopTurn, saveModel, listModels, keepModelSecret, type Turn, type Problem } from '@idolon/contract'
+import { askHelper, createPrompt, listTurns, MISBEHAVIOURS, readLedger, readTurn, setMoney, setRules, stopTurn, saveModel, listModels, setModelApiKey, type Turn, type Problem } from '@idolon/contract'
 import { draftOfCase } from '@idolon/core/helper'
 import { emptyDraft } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
@@ -216,7 +216,7 @@ it('a service of another shape is a matter of its profile; its key is sent and n
   const saved = await server.call(saveModel, { params: { model: 'other' }, body: { ...shipped, id: 'other', name: 'Other', simulated: true, cost: { request: 3, thousandIn: 100, thousandOut: 200 }, connection: { url, headers: { 'x-key': '{secret}' }, body: { rules: '{system}', question: '{user}', heat: '{temperature}' }, streams: false, answer: { text: '/out/0/said', tokensIn: '/count/in', tokensOut: '/count/out' } } } })
   expect(saved).toMatchObject({ origin: 'own', profile: { simulated: false } })
   expect((await ask({ model: 'other' })).problem).toContain('needs an API key')
-  await server.call(keepModelSecret, { params: { model: 'other' }, body: { secret: 'never-told' } })
+  await server.call(setModelApiKey, { params: { model: 'other' }, body: { apiKey: 'never-told' } })
   const turn = await ask({ model: 'other' })
   expect(turn).toMatchObject({ state: 'done', cost: 3 + 8 })
   expect(heard[0]).toMatchObject({ key: 'never-told', body: { question: expect.stringContaining('rust-red hull') as unknown, heat: 0.7 } })

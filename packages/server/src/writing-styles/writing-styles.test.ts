@@ -1,4 +1,4 @@
-import { deleteWritingStyle, listBin, listWritingStyles, putBack, saveWritingStyle } from '@idolon/contract'
+import { deleteWritingStyle, listBin, listWritingStyles, restoreFromBin, saveWritingStyle } from '@idolon/contract'
 import type { WritingStyleBody } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, expect, it } from 'vitest'
@@ -25,6 +25,6 @@ it('a writing style is kept, corrected, refused where it contradicts itself, and
   await server.call(deleteWritingStyle, { params: { writingStyle } })
   const [binned] = (await server.call(listBin)).filter(({ kind }) => kind === 'writing-style')
   expect(binned).toMatchObject({ name: 'Two colours' })
-  await server.call(putBack, { params: { kind: 'writing-style', id: binned!.id } })
+  await server.call(restoreFromBin, { params: { kind: 'writing-style', id: binned!.id } })
   expect((await server.call(listWritingStyles, { query: {} })).map((one) => one.body)).toEqual([{ ...body, stop: true }])
 })

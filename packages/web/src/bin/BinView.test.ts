@@ -54,7 +54,7 @@ describe('the bin', () => {
     const wrapper = await bin()
     lies = LIST.slice(1)
     await press(wrapper, 'Restore')
-    expect([asked(), useNotices().shown.map(({ text }) => text), names(wrapper)]).toEqual([[['putBack', { kind: 'prompt', id: 'Fox' }]], ['“Fox” is back.'], ['low angle', 'Heron']])
+    expect([asked(), useNotices().shown.map(({ text }) => text), names(wrapper)]).toEqual([[['restoreFromBin', { kind: 'prompt', id: 'Fox' }]], ['“Fox” is back.'], ['low angle', 'Heron']])
   })
 
   it('asks before anything is removed for good, and Cancel removes nothing', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BinEntry, type BinKind, listBin, putBack, removeForGood } from '@idolon/contract'
+import { type BinEntry, type BinKind, listBin, restoreFromBin, removeForGood } from '@idolon/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
@@ -19,7 +19,7 @@ const shown = computed(() => (entries.value ?? []).filter((entry) => !kind.value
 const removable = computed(() => shown.value.filter((entry) => entry.removable))
 const back = ({ kind: of, id, name }: BinEntry) =>
   task(async () => {
-    await call(putBack, { params: { kind: of, id } })
+    await call(restoreFromBin, { params: { kind: of, id } })
     notices.show(`“${name}” is back.`)
     await load()
   })

@@ -54,7 +54,7 @@ const VARIANTS = ['flat', 'outlined', 'text'] as const
         <v-color-input label="A colour" model-value="#b08030" mode="hex" hide-actions color-pip />
         <NumberField label="A number" :value="4" :min="0" :max="12" />
         <TagField :tags="['winter', 'birds']" :known="[]" />
-        <SavedText label="Saved where it is left" value="warmer" />
+        <SavedText label="Saved where it is left" value="warmer" :maxlength="200" />
         <v-textarea label="Several lines" :model-value="LONG" rows="2" />
       </section>
 

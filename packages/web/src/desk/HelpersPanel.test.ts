@@ -12,7 +12,7 @@ const { call } = vi.hoisted(() => ({ call: vi.fn() }))
 vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 
-const MODELS = ['quoin', 'flourish'].map((id) => ({ profile: { id, name: id === 'quoin' ? 'Quoin' : 'Flourish', simulated: true, costUnit: 'token', cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 } }, connected: true, off: false, hasSecret: false }))
+const MODELS = ['quoin', 'flourish'].map((id) => ({ profile: { id, name: id === 'quoin' ? 'Quoin' : 'Flourish', simulated: true, costUnit: 'token', cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 } }, connected: true, off: false, hasApiKey: false }))
 const ask = vi.fn()
 const takeUp = vi.fn()
 let server: ReturnType<typeof aServer>

@@ -113,7 +113,7 @@ const actions = {
   keep: (phrase: OutlinePhrase) =>
     task(async () => {
       const known = kept(phrase)
-      await (known ? phrases.forget(known) : phrases.keep(phrase.text, phrase.facet))
+      await (known ? phrases.remove(known) : phrases.keep(phrase.text, phrase.facet))
     }),
   replace(phrase: OutlinePhrase, words: string) {
     replacing.value = undefined

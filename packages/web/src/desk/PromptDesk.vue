@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deletePrompt, type Prompt, putBackPrompt, readPrompt, startRun, unmergePrompt, type Version } from '@idolon/contract'
+import { deletePrompt, type Prompt, restorePrompt, readPrompt, startRun, unmergePrompt, type Version } from '@idolon/contract'
 import { countOf, draftFor, ELSEWHERE, type EngineChoice, findEngine, outlineOf, type OutlinePhrase, settingsFor, titleOf } from '@idolon/core'
 import { mdiAccountBoxOutline, mdiContentDuplicate, mdiDeleteOutline, mdiExport, mdiFeather, mdiFormTextbox, mdiTableLarge } from '@mdi/js'
 import { useEventListener, useLocalStorage, useMediaQuery } from '@vueuse/core'
@@ -166,7 +166,7 @@ async function planTrials(): Promise<void> {
   await router.push(`/desk/${props.prompt.id}/plan`)
 }
 const unmerge = () => task(() => call(unmergePrompt, { params }).then(async () => (known.value = await call(readPrompt, { params }))))
-const restore = () => task(() => call(putBackPrompt, { params }).then((prompt) => (known.value = prompt)))
+const restore = () => task(() => call(restorePrompt, { params }).then((prompt) => (known.value = prompt)))
 const remove = () =>
   task(async () => {
     await session.saver.settled()

@@ -63,7 +63,7 @@ const takeUp = (aside: Aside) =>
     await call(dropAside, { params: { aside: aside.id } })
     await load()
   })
-const forget = (aside: Aside) =>
+const remove = (aside: Aside) =>
   task(async () => {
     await call(dropAside, { params: { aside: aside.id } })
     await load()
@@ -94,7 +94,7 @@ const forget = (aside: Aside) =>
         <li v-for="aside in asides" :key="aside.id">
           <span class="words" :title="aside.says">{{ aside.says }}</span>
           <v-btn variant="text" @click="takeUp(aside)">Apply it</v-btn>
-          <v-btn variant="text" @click="forget(aside)">Remove</v-btn>
+          <v-btn variant="text" @click="remove(aside)">Remove</v-btn>
         </li>
       </ul>
     </template>

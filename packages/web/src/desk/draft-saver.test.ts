@@ -5,7 +5,7 @@ import { DraftSaver } from './draft-saver.ts'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
 vi.mock('../api/call.ts', () => ({ call }))
-vi.mock('./local-drafts.ts', () => ({ keepAtOnce: () => undefined, keepLocally: () => Promise.resolve(), forgetLocally: () => Promise.resolve() }))
+vi.mock('./local-drafts.ts', () => ({ keepAtOnce: () => undefined, keepLocally: () => Promise.resolve(), deleteLocally: () => Promise.resolve() }))
 
 interface Sent {
   body: { base: number; first: number; edits: unknown[]; goOnFrom?: number }

@@ -3,7 +3,7 @@ import type { Draft } from '@idolon/core'
 import { computed, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { ApiProblem } from '../api/problem.ts'
-import { forgetLocally, keepAtOnce, keepLocally, type LocalDraft, type PendingEdit } from './local-drafts.ts'
+import { deleteLocally, keepAtOnce, keepLocally, type LocalDraft, type PendingEdit } from './local-drafts.ts'
 
 export type SaveState = 'saved' | 'saving' | 'unsent' | 'moved' | 'refused'
 
@@ -105,7 +105,7 @@ export class DraftSaver {
     while (this.#unkept) {
       this.#unkept = false
       try {
-        await (this.hasPending ? keepLocally(this.#local()) : forgetLocally(this.promptId, this.client))
+        await (this.hasPending ? keepLocally(this.#local()) : deleteLocally(this.promptId, this.client))
         this.keptLocally.value = true
       } catch {
         this.keptLocally.value = false

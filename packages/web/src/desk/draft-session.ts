@@ -18,7 +18,7 @@ import { useRules } from '../stores/rules.ts'
 import { phraseCompletion } from './completion.ts'
 import { DraftSaver, sendOrphan } from './draft-saver.ts'
 import { draftExtensions, draftOf, editOf, fromServer, onTooLong, transactionFor } from './draft-state.ts'
-import { clientsWithEdits, forgetLocally, holdClient, type LocalDraft, takeOver } from './local-drafts.ts'
+import { clientsWithEdits, deleteLocally, holdClient, type LocalDraft, takeOver } from './local-drafts.ts'
 
 /** Two drafts of one prompt, of which the writer chooses one. */
 export interface Conflict {
@@ -156,7 +156,7 @@ export function useDraftSession(prompt: Prompt) {
   }
   async function recoverOne(local: LocalDraft): Promise<void> {
     const joined = await sendOrphan(local)
-    await forgetLocally(local.promptId, local.client)
+    await deleteLocally(local.promptId, local.client)
     if (joined) {
       const server = await call(readPrompt, { params: { prompt: prompt.id } })
       if (!saver.hasPending) follow(server)

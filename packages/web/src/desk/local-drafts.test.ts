@@ -71,7 +71,7 @@ describe('the browser’s own store', () => {
     await store.keepLocally(record('a', { at: 1 }))
     await store.keepLocally(record('c', { promptId: 'other' }))
     expect(await store.clientsWithEdits('p')).toEqual(['a', 'b'])
-    await store.forgetLocally('p', 'a')
+    await store.deleteLocally('p', 'a')
     expect(await store.clientsWithEdits('p')).toEqual(['b'])
   })
 
@@ -83,7 +83,7 @@ describe('the browser’s own store', () => {
     const taken: string[] = []
     await store.takeOver('p', 'gone', never, (local) => {
       taken.push(local.draft.text)
-      return store.forgetLocally('p', 'gone')
+      return store.deleteLocally('p', 'gone')
     })
     expect(taken).toEqual(['a fox at dusk'])
     expect(await store.clientsWithEdits('p')).toEqual(['never stored'])

@@ -61,7 +61,7 @@ export const keepLocally = async (draft: LocalDraft): Promise<void> => {
   // A plain copy: the store takes no proxies.
   await Promise.all([tr.store.put(JSON.parse(JSON.stringify(draft)) as LocalDraft), tr.done])
 }
-export const forgetLocally = async (promptId: string, client: string): Promise<void> => {
+export const deleteLocally = async (promptId: string, client: string): Promise<void> => {
   localStorage.removeItem(lastWordsOf(promptId, client))
   await (await open()).delete('drafts', [promptId, client])
 }

@@ -13,7 +13,7 @@ vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 
 const profile = SHIPPED_ENGINES.find(({ id, revision }) => id === 'burin' && revision === '2')!
 const NOTHING = { stored: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null }
-const anEngine = (more: Partial<Engine> = {}): Engine => ({ profile, connected: true, origin: 'shipped', off: false, hasSecret: false, usage: NOTHING, ...more }) as Engine
+const anEngine = (more: Partial<Engine> = {}): Engine => ({ profile, connected: true, origin: 'shipped', off: false, hasApiKey: false, usage: NOTHING, ...more }) as Engine
 const withKey = (more: Partial<Engine> = {}) => anEngine({ profile: { ...profile, simulated: false, connection: { url: 'https://pictures.example', headers: { authorization: 'Bearer {secret}' } } as unknown as NonNullable<typeof profile.connection> }, ...more })
 const connection = (engine = anEngine()) => mount(EngineConnection, { props: { engine }, global: { ...withEngines(), stubs: { ...withEngines().stubs, RequestPreview: true } } })
 const asked = () => call.mock.calls.map(([route, given]) => [(route as { id: string }).id, (given as { body?: unknown }).body])
@@ -71,7 +71,7 @@ describe('how an engine is spoken to', () => {
     await fill(wrapper, 'API key, for {secret} in the headers', 'tok-123')
     await wrapper.get('form').trigger('submit')
     await flushPromises()
-    expect([asked(), wrapper.get('input[type=password]').element]).toEqual([[['keepSecret', { secret: 'tok-123' }]], expect.objectContaining({ value: '' })])
+    expect([asked(), wrapper.get('input[type=password]').element]).toEqual([[['setApiKey', { apiKey: 'tok-123' }]], expect.objectContaining({ value: '' })])
     expect(shown()).toEqual(['The API key is kept, sealed. It is not shown again.'])
   })
 
@@ -87,8 +87,8 @@ describe('how an engine is spoken to', () => {
   it('removes a key that is kept, and offers that of no other', async () => {
     call.mockResolvedValue(undefined)
     expect(named(connection(withKey()), 'Remove the API key')).toBeUndefined()
-    await press(connection(withKey({ hasSecret: true })), 'Remove the API key')
-    expect([asked(), shown()]).toEqual([[['keepSecret', { secret: null }]], ['The API key is removed.']])
+    await press(connection(withKey({ hasApiKey: true })), 'Remove the API key')
+    expect([asked(), shown()]).toEqual([[['setApiKey', { apiKey: null }]], ['The API key is removed.']])
   })
 
   it('has the simulated ones misbehave for practice, so many times, and behave again', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Engine, type EngineTry, keepSecret, practise, switchEngine, tryEngine } from '@idolon/contract'
+import { type Engine, type EngineTry, setApiKey, practise, switchEngine, tryEngine } from '@idolon/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -38,7 +38,7 @@ async function tryIt(): Promise<void> {
 const setOff = (off: boolean) => task(() => call(switchEngine, { params: params.value, body: { off } }))
 const keep = (value: string | null) =>
   task(async () => {
-    await call(keepSecret, { params: params.value, body: { secret: value } })
+    await call(setApiKey, { params: params.value, body: { apiKey: value } })
     secret.value = ''
     notices.show(value === null ? 'The API key is removed.' : 'The API key is kept, sealed. It is not shown again.')
   })
@@ -70,9 +70,9 @@ const misbehave = (kind: keyof typeof PRACTICE) =>
       </figcaption>
     </figure>
     <form v-if="takesSecret" class="line" @submit.prevent="keep(secret)">
-      <v-text-field v-model="secret" :label="engine.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key, for {secret} in the headers'" type="password" autocomplete="off" maxlength="4000" />
+      <v-text-field v-model="secret" :label="engine.hasApiKey ? 'An API key is kept; a new one takes its place' : 'API key, for {secret} in the headers'" type="password" autocomplete="off" maxlength="4000" />
       <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
-      <v-btn v-if="engine.hasSecret" variant="text" @click="keep(null)">Remove the API key</v-btn>
+      <v-btn v-if="engine.hasApiKey" variant="text" @click="keep(null)">Remove the API key</v-btn>
     </form>
     <form v-if="engine.profile.simulated" class="line" @submit.prevent="misbehave(fault)">
       <v-select v-model="fault" label="For practice, a simulated engine" class="practice" :items="Object.entries(PRACTICE).map(([key, says]) => ({ title: says, value: key }))" />

@@ -17,7 +17,7 @@ let server: ReturnType<typeof aServer>
 beforeEach(() => {
   server = aServer(call, { previewRequest: { request: null, problem: null }, listModels: [] })
 })
-const engine = (more: Partial<Engine> = {}): Engine => ({ profile: BURIN, connected: true, origin: 'shipped', off: false, hasSecret: false, usage: { stored: 12, failed: 1, medianMs: 900, spent: 48, lastFailure: null }, ...more }) as Engine
+const engine = (more: Partial<Engine> = {}): Engine => ({ profile: BURIN, connected: true, origin: 'shipped', off: false, hasApiKey: false, usage: { stored: 12, failed: 1, medianMs: 900, spent: 48, lastFailure: null }, ...more }) as Engine
 async function view(all = [engine(), engine({ profile: { ...BURIN, id: 'mine', name: 'Mine', revision: '1', simulated: false }, origin: 'own', connected: false, usage: { stored: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null } } as Partial<Engine>)], query = '') {
   const { global, router } = await withRouter('/engines', `/engines${query}`)
   const wrapper = mount(EnginesView, { global: { ...global, stubs: { ...global.stubs, EngineConnection: true, ModelsSection: true } }, attachTo: document.body })

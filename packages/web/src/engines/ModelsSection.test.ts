@@ -14,7 +14,7 @@ vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 
 const [quoin] = SHIPPED_MODELS
 const USAGE = { answered: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null }
-const aModel = (more: Partial<Model> = {}): Model => ({ profile: quoin!, connected: true, origin: 'shipped', off: false, hasSecret: false, usage: USAGE, ...more }) as Model
+const aModel = (more: Partial<Model> = {}): Model => ({ profile: quoin!, connected: true, origin: 'shipped', off: false, hasApiKey: false, usage: USAGE, ...more }) as Model
 const own = aModel({ origin: 'own', profile: { ...quoin!, id: 'quill', name: 'Quill', simulated: false, connection: { url: 'https://models.example', headers: { authorization: 'Bearer {secret}' } } as unknown as NonNullable<Model['profile']['connection']> } })
 let known: Model[]
 /** What the next question but the list's is answered with. */
@@ -75,7 +75,7 @@ describe('the language models', () => {
     await fill(wrapper, 'API key', 'tok-1')
     await wrapper.get('form').trigger('submit')
     await flushPromises()
-    expect([asked(), (wrapper.get('input[type=password]').element as HTMLInputElement).value, shown()]).toEqual([[['keepModelSecret', { params: { model: 'quill' }, body: { secret: 'tok-1' } }]], '', ['The API key is kept, sealed. It is not shown again.']])
+    expect([asked(), (wrapper.get('input[type=password]').element as HTMLInputElement).value, shown()]).toEqual([[['setModelApiKey', { params: { model: 'quill' }, body: { apiKey: 'tok-1' } }]], '', ['The API key is kept, sealed. It is not shown again.']])
   })
 
   it('are removed only where they are one’s own, and come back by Undo', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { keepModelSecret, MISBEHAVIOURS, type Model, practiseModels, removeModel, saveModel, switchModel, tryModel } from '@idolon/contract'
+import { setModelApiKey, MISBEHAVIOURS, type Model, practiseModels, removeModel, saveModel, switchModel, tryModel } from '@idolon/contract'
 import type { ModelProfile } from '@idolon/core/helper'
 import { ref, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
@@ -51,7 +51,7 @@ const setOff = (id: string, off: boolean) =>
   })
 const keep = (id: string, value: string | null) =>
   task(async () => {
-    await call(keepModelSecret, { params: { model: id }, body: { secret: value } })
+    await call(setModelApiKey, { params: { model: id }, body: { apiKey: value } })
     secret.value = ''
     await models.read()
     notices.show(value === null ? 'The API key is removed.' : 'The API key is kept, sealed. It is not shown again.')
@@ -97,9 +97,9 @@ const makeGullible = () =>
           </p>
           <p v-if="tried?.id === model.profile.id" role="status">{{ tried.problem ?? tried.said }} <span class="soft">after {{ seconds(tried.tookMs) }}</span></p>
           <form v-if="takesSecret(model)" class="line" @submit.prevent="keep(model.profile.id, secret)">
-            <v-text-field v-model="secret" :label="model.hasSecret ? 'An API key is kept; a new one takes its place' : 'API key'" type="password" autocomplete="off" maxlength="4000" />
+            <v-text-field v-model="secret" :label="model.hasApiKey ? 'An API key is kept; a new one takes its place' : 'API key'" type="password" autocomplete="off" maxlength="4000" />
             <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
-            <v-btn v-if="model.hasSecret" variant="text" @click="keep(model.profile.id, null)">Remove the API key</v-btn>
+            <v-btn v-if="model.hasApiKey" variant="text" @click="keep(model.profile.id, null)">Remove the API key</v-btn>
           </form>
           <form v-if="model.profile.simulated" class="line" @submit.prevent="misbehave(misbehaviour)">
             <v-select v-model="misbehaviour" label="For practice, the simulated models" :items="Object.entries(MISBEHAVIOURS).map(([key, says]) => ({ title: says, value: key }))" />

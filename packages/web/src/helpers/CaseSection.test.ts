@@ -12,7 +12,7 @@ const { call } = vi.hoisted(() => ({ call: vi.fn() }))
 vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 
-const MODELS = ['quoin', 'flourish'].map((id) => ({ profile: { id, name: id === 'quoin' ? 'Quoin' : 'Flourish', costUnit: 'token', cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 } }, connected: true, off: false, hasSecret: false }))
+const MODELS = ['quoin', 'flourish'].map((id) => ({ profile: { id, name: id === 'quoin' ? 'Quoin' : 'Flourish', costUnit: 'token', cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 } }, connected: true, off: false, hasApiKey: false }))
 let server: ReturnType<typeof aServer>
 beforeEach(() => {
   server = aServer(call, { listCaseRuns: [], startCaseRun: ({ body }: { body: { id: string; sides: unknown[] } }) => ({ id: body.id, helperId: 'fill-out', projectId: 'j', sides: body.sides, askedAt: '2026-01-01T10:00:00Z', stoppedAt: null, unit: 'token', results: [] }), saveCase: aWholeHelper(), removeCase: aWholeHelper({ cases: [] }) })

@@ -96,7 +96,7 @@ describe('the helpers', () => {
     expect([server.asked('deleteHelper'), notices()]).toEqual([[{ params: { helper: 'mine' } }], ['“Mine” is in the bin.']])
     useNotices().shown[0]!.action!.run()
     await flushPromises()
-    expect(server.asked('putBack')).toEqual([{ params: { kind: 'helper', id: 'mine' } }])
+    expect(server.asked('restoreFromBin')).toEqual([{ params: { kind: 'helper', id: 'mine' } }])
     await vi.waitUntil(() => router.currentRoute.value.path === '/helpers/mine', { timeout: 20_000 })
     expect((await view('/helpers/fill-out')).wrapper.findAll('article button').map((one) => one.text())).not.toContain('Delete')
   })

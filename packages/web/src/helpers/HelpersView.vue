@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addHelpers, changeHelper, deleteHelper, type Helper, type HelperExport, type HelperVersion, type HelperWhole, putBack, readHelper, saveHelperVersion } from '@idolon/contract'
+import { addHelpers, changeHelper, deleteHelper, type Helper, type HelperExport, type HelperVersion, type HelperWhole, restoreFromBin, readHelper, saveHelperVersion } from '@idolon/contract'
 import { inPresentWords } from '@idolon/core'
 import type { HelperBody } from '@idolon/core/helper'
 import { computed, shallowRef, watch } from 'vue'
@@ -92,7 +92,7 @@ async function importFile(given: File): Promise<void> {
 }
 const back = (which: string) =>
   task(async () => {
-    await call(putBack, { params: { kind: 'helper', id: which } })
+    await call(restoreFromBin, { params: { kind: 'helper', id: which } })
     await helpers.read()
     await router.push(`/helpers/${which}`)
   })

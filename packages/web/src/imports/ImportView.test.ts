@@ -103,7 +103,7 @@ describe('prompts from a file', () => {
   it('are let go by Cancel', async () => {
     const { wrapper, router } = await view('/shelf/in/i1')
     await press(wrapper, 'Cancel')
-    expect(call.mock.calls.map(([route]) => (route as { id: string }).id)).toContain('forgetImport')
+    expect(call.mock.calls.map(([route]) => (route as { id: string }).id)).toContain('deleteImport')
     await vi.waitUntil(() => router.currentRoute.value.path === '/shelf/in', IN_TIME)
   })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { forgetImport, type Import, type ImportPreview, previewImport, readImport, startImport } from '@idolon/contract'
+import { deleteImport, type Import, type ImportPreview, previewImport, readImport, startImport } from '@idolon/contract'
 import type { Encoding, Mapping } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -80,7 +80,7 @@ onChange((event) => {
 })
 const leave = () =>
   task(async () => {
-    if (file.value && file.value.state !== 'done') await call(forgetImport, { params: { import: file.value.id } })
+    if (file.value && file.value.state !== 'done') await call(deleteImport, { params: { import: file.value.id } })
     file.value = undefined
     await router.push('/shelf/in')
   })

@@ -39,11 +39,11 @@ it('keeps another phrase with its facet, once it says something', async () => {
 it('lets one go', async () => {
   const wrapper = await phrases()
   await press(wrapper, 'Remove rim light')
-  expect(call.mock.calls.map(([route]) => (route as { id: string }).id)).toContain('forgetPhrase')
+  expect(call.mock.calls.map(([route]) => (route as { id: string }).id)).toContain('removePhrase')
 })
 
 it('says why one could not be let go, and shows it still', async () => {
-  server.refuses('forgetPhrase', 'The server does not answer.', 'unreachable')
+  server.refuses('removePhrase', 'The server does not answer.', 'unreachable')
   const wrapper = await phrases()
   await press(wrapper, 'Remove rim light')
   expect([wrapper.text().includes('rim light'), useNotices().shown.map(({ text }) => text)]).toEqual([true, ['The server does not answer.']])

@@ -35,7 +35,7 @@ async function keep(): Promise<void> {
         <dt>{{ row.name }}</dt>
         <dd>
           <span v-for="phrase in row.kept" :key="phrase.id ?? ''" class="phrase"
-            >{{ phrase.text }} <v-btn variant="text" :aria-label="`Remove ${phrase.text}`" @click="task(() => phrases.forget(phrase))">Remove</v-btn></span
+            >{{ phrase.text }} <v-btn variant="text" :aria-label="`Remove ${phrase.text}`" @click="task(() => phrases.remove(phrase))">Remove</v-btn></span
           >
         </dd>
       </template>

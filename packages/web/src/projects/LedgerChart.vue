@@ -57,7 +57,7 @@ const x = computed(() => scaleLinear([0, Math.max(1e-9, ...lines.value.map(({ si
 const headers = computed(() => [
   { title: by.value === 'day' ? 'Day' : by.value === 'engine' ? 'Engine or model' : 'Prompt', key: 'label', cellProps: { role: 'rowheader' }, sortRaw: (a: Line, b: Line) => (by.value === 'day' ? a.key.localeCompare(b.key) : a.label.localeCompare(b.label)) },
   { title: 'Spent', key: 'size' },
-  { title: '', key: 'bar', sortable: false },
+  { title: 'As a bar', key: 'bar', sortable: false },
   { title: 'Pictures', key: 'proofs' },
   { title: 'Per kept picture', key: 'perKeeper', sortRaw: (a: Line, b: Line) => costOfKeeper(a) - costOfKeeper(b) },
 ])

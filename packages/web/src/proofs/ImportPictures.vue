@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { bringIn, type BroughtIn, type Run } from '@idolon/contract'
+import { importPictures, type ImportedPicture, type Run } from '@idolon/contract'
 import { type Settings, sizeFor } from '@idolon/core'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
@@ -54,8 +54,8 @@ const common = (): Settings =>
   )
 const add = () =>
   task(async () => {
-    const pictures = waiting.value.map(({ sha256, made, seed: own }): BroughtIn => ({ sha256, seed: seedOf(own) ?? seedOf(seed.value), settings: { ...common(), ...made.settings } }))
-    emit('changed', await call(bringIn, { params: { run: props.run.id }, body: { pictures } }))
+    const pictures = waiting.value.map(({ sha256, made, seed: own }): ImportedPicture => ({ sha256, seed: seedOf(own) ?? seedOf(seed.value), settings: { ...common(), ...made.settings } }))
+    emit('changed', await call(importPictures, { params: { run: props.run.id }, body: { pictures } }))
     waiting.value = []
     refused.value = []
   })

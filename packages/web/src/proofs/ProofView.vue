@@ -207,7 +207,7 @@ useActions(() => [
     </div>
     <aside class="facts">
       <h1><RouterLink :to="`/desk/${proof.promptId}`">{{ proof.promptTitle }}</RouterLink></h1>
-      <p class="soft">Version {{ proof.version }}, {{ proof.engine.name }} {{ proof.engine.revision }}<template v-if="proof.engine.simulated"> (simulated)</template><template v-if="proof.broughtIn">, brought in</template><template v-if="proof.rank">, ranked {{ proof.rank }}</template></p>
+      <p class="soft">Version {{ proof.version }}, {{ proof.engine.name }} {{ proof.engine.revision }}<template v-if="proof.engine.simulated"> (simulated)</template><template v-if="proof.imported">, imported</template><template v-if="proof.rank">, ranked {{ proof.rank }}</template></p>
       <p v-if="proof.parentId"><RouterLink :to="`/proofs/${proof.parentId}`">The proof it started from</RouterLink></p>
       <div class="verdicts" role="group" aria-label="Verdict">
         <v-btn v-for="verdict in VERDICTS" :key="verdict" :class="{ on: proof.verdict === verdict, [verdict]: true }" :aria-pressed="proof.verdict === verdict" :disabled="!proof.picture" @click="judge(verdict)">{{ verdict }}<kbd v-if="letterKeys">{{ verdictKeys[verdict] }}</kbd></v-btn>

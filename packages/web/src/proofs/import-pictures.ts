@@ -1,4 +1,4 @@
-import { bringIn, createPrompt, saveEdits, startRun, stopRun } from '@idolon/contract'
+import { importPictures, createPrompt, saveEdits, startRun, stopRun } from '@idolon/contract'
 import { ELSEWHERE } from '@idolon/core'
 import { call } from '../api/call.ts'
 import { messageOf } from '../api/problem.ts'
@@ -22,7 +22,7 @@ export async function importWithoutPrompt(projectId: string, files: readonly Fil
   const params = { prompt: prompt.id }
   const { revision } = text ? await call(saveEdits, { params, body: { client: crypto.randomUUID(), first: 1, base: prompt.revision, edits: [{ text: [{ from: 0, to: 0, insert: text }] }] } }) : prompt
   const run = await call(startRun, { params, body: { id: crypto.randomUUID(), revision, byHand: { engine: { engine: ELSEWHERE.id } } } })
-  await call(bringIn, { params: { run: run.id }, body: { pictures: taken.map(({ sha256, made }) => ({ sha256, seed: made.seed ?? null, settings: made.settings })) } })
+  await call(importPictures, { params: { run: run.id }, body: { pictures: taken.map(({ sha256, made }) => ({ sha256, seed: made.seed ?? null, settings: made.settings })) } })
   await call(stopRun, { params: { run: run.id } })
   return { promptId: prompt.id, refused }
 }

@@ -171,7 +171,7 @@ describe('pictures for a run that waits for them', () => {
 
   it('are taken in once each, with the seed they tell or the one that is typed', async () => {
     sent.mockResolvedValueOnce(took('a', { seed: 4, settings: { guidance: 3 } })).mockResolvedValueOnce(took('b')).mockResolvedValueOnce(took('b'))
-    server.answers['bringIn'] = aRun()
+    server.answers['importPictures'] = aRun()
     const { wrapper, drop } = await zone()
     await drop('one.png', 'two.png', 'two again.png')
     expect(wrapper.findAll('.waiting li')).toHaveLength(2)
@@ -190,7 +190,7 @@ describe('pictures for a run that waits for them', () => {
 
   it('wait still where they could not be added', async () => {
     sent.mockResolvedValue(took('a'))
-    server.refuses('bringIn', 'The server does not answer.', 'unreachable')
+    server.refuses('importPictures', 'The server does not answer.', 'unreachable')
     const { wrapper, drop } = await zone()
     await drop('one.png')
     await press(wrapper, 'Add 1 picture')

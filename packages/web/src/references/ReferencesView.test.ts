@@ -108,7 +108,7 @@ describe('the references of a project', () => {
     expect(notices()).toEqual(['“The quay” lies in the bin.'])
     useNotices().shown[0]!.action!.run()
     await vi.waitUntil(() => router.currentRoute.value.path === '/references/r1', IN_TIME)
-    expect(server.asked('putBack')).toEqual([{ params: { kind: 'reference', id: 'bin-1' } }])
+    expect(server.asked('restoreFromBin')).toEqual([{ params: { kind: 'reference', id: 'bin-1' } }])
   })
 
   it('say that one could not be read, and why', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addReference, changeReference, deleteReference, listReferences, putBack, readReference, listBin, type Reference } from '@idolon/contract'
+import { addReference, changeReference, deleteReference, listReferences, restoreFromBin, readReference, listBin, type Reference } from '@idolon/contract'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -89,7 +89,7 @@ const remove = ({ id: which, name, picture }: Reference) =>
     await router.push('/references')
     const undo = async () => {
       const entry = (await call(listBin, {})).find((one) => one.kind === 'reference' && one.picture === picture.sha256)
-      if (entry) await call(putBack, { params: { kind: 'reference', id: entry.id } })
+      if (entry) await call(restoreFromBin, { params: { kind: 'reference', id: entry.id } })
       await router.push(`/references/${which}`)
     }
     notices.show(`“${name || 'The reference'}” lies in the bin.`, { action: { label: 'Restore', run: () => void task(undo) } })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deletePart, previewPart, putBack, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
+import { deletePart, previewPart, restoreFromBin, readPart, readSceneOffers, savePartVersion, type SceneOffer } from '@idolon/contract'
 import type { PartBody } from '@idolon/core'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -104,7 +104,7 @@ const remove = () =>
     const from = seriesId.value
     await router.push(from ? `/series/${from}` : '/series')
     notices.show(`“${body.name}” is in the bin. Texts that came from it stay as they are.`, { action: { label: 'Restore', run: () => void task(async () => {
-      await call(putBack, { params: { kind: 'part', id } })
+      await call(restoreFromBin, { params: { kind: 'part', id } })
       await router.push(from ? `/series/${from}/parts/${id}` : `/parts/${id}`)
     }) } })
   })

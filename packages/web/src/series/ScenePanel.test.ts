@@ -62,7 +62,7 @@ describe('a scene', () => {
     await fill(wrapper, 'Seconds', '12')
     await fill(wrapper, 'Seconds', '900', true)
     await fill(wrapper, 'Seconds', 'long', true)
-    expect([changed().map((body) => (body['motion'] as { seconds: number }).seconds), fieldOf(wrapper, 'Seconds').get('.v-messages').text()]).toEqual([[12], 'A number from 0.5 to 120.'])
+    expect([changed().map((body) => (body as { motion: { seconds: number } }).motion.seconds), fieldOf(wrapper, 'Seconds').get('.v-messages').text()]).toEqual([[12], 'A number from 0.5 to 120.'])
   })
 
   it('chooses one of its proofs, those with a picture alone, and takes the choice back', async () => {

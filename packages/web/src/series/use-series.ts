@@ -1,4 +1,4 @@
-import { addScenes, addSeries, changeScene, changeSeries, chooseProofs, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, putBack, readSeries, type Scene, type Series, splitScene } from '@idolon/contract'
+import { addScenes, addSeries, changeScene, changeSeries, chooseProofs, deleteScene, deleteSeries, duplicateScene, joinScene, listBin, restoreFromBin, readSeries, type Scene, type Series, splitScene } from '@idolon/contract'
 import type { SceneBody } from '@idolon/core'
 import { computed, type Ref } from 'vue'
 import { call } from '../api/call.ts'
@@ -34,7 +34,7 @@ export function useSeries(id: Ref<string | undefined>) {
   const back = (kind: 'scene' | 'series', which: string) =>
     task(async () => {
       const entry = (await call(listBin, {})).find((one) => one.kind === kind && one.id === which)
-      if (entry) await call(putBack, { params: { kind, id: entry.id } })
+      if (entry) await call(restoreFromBin, { params: { kind, id: entry.id } })
       await load()
     })
   return {

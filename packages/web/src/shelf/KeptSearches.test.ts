@@ -15,7 +15,7 @@ beforeEach(() => {
   server = aServer(call, {
     listSearches: () => kept,
     keepSearch: ({ params, body }: { params: { search: string }; body: { name: string; query: Record<string, string> } }) => void kept.push({ id: params.search, ...body }),
-    forgetSearch: ({ params }: { params: { search: string } }) => void (kept = kept.filter(({ id }) => id !== params.search)),
+    deleteSearch: ({ params }: { params: { search: string } }) => void (kept = kept.filter(({ id }) => id !== params.search)),
   })
 })
 async function searches(given: Record<string, string>) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { forgetSearch, keepSearch, type KeptSearch, listSearches } from '@idolon/contract'
+import { deleteSearch, keepSearch, type KeptSearch, listSearches } from '@idolon/contract'
 import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
@@ -30,9 +30,9 @@ const keep = (search: Pick<KeptSearch, 'id' | 'name' | 'query'>) =>
     naming.value = false
     await load()
   })
-const forget = (search: KeptSearch) =>
+const remove = (search: KeptSearch) =>
   task(async () => {
-    await call(forgetSearch, { params: { search: search.id } })
+    await call(deleteSearch, { params: { search: search.id } })
     await load()
     notices.show(`The search “${search.name}” is removed.`, { action: { label: 'Keep it again', run: () => void keep(search) } })
   })
@@ -44,7 +44,7 @@ const forget = (search: KeptSearch) =>
       <span class="soft">Kept searches</span>
       <RouterLink v-for="search in all" :key="search.id" :to="{ path: '/shelf', query: search.query }" :aria-current="search === here ? 'true' : undefined">{{ search.name }}</RouterLink>
     </template>
-    <v-btn v-if="here" variant="text" @click="forget(here)">Delete “{{ here.name }}”</v-btn>
+    <v-btn v-if="here" variant="text" @click="remove(here)">Delete “{{ here.name }}”</v-btn>
     <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><v-text-field ref="field" v-model="name" label="Name of the search" maxlength="80" @keydown.escape="naming = false" /><v-btn variant="text" :disabled="!name.trim()" type="submit">Keep it</v-btn></form>
     <v-btn v-else-if="Object.keys(given).length" variant="text" @click="begin">Keep this search</v-btn>
   </div>

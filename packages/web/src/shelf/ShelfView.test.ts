@@ -107,7 +107,7 @@ describe('the Shelf', () => {
     expect([server.asked('deletePrompt'), useNotices().shown.map(({ text }) => text)]).toEqual([[{ params: { prompt: 'a' } }], ['“Prompt a” is in the bin.']])
     useNotices().shown[0]!.action!.run()
     await flushPromises()
-    expect(server.asked('putBackPrompt')).toEqual([{ params: { prompt: 'a' } }])
+    expect(server.asked('restorePrompt')).toEqual([{ params: { prompt: 'a' } }])
   })
 
   it('is read again once after a burst of changes, as far as it was read', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deletePrompt, type FoundPrompt, putBackPrompt } from '@idolon/contract'
+import { deletePrompt, type FoundPrompt, restorePrompt } from '@idolon/contract'
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -52,7 +52,7 @@ const measure = (element: unknown) => virtual.value.measureElement(element as El
 const remove = (prompt: FoundPrompt) =>
   task(async () => {
     await call(deletePrompt, { params: { prompt: prompt.id } })
-    notices.show(`“${prompt.title}” is in the bin.`, { action: { label: 'Restore', run: () => void task(() => call(putBackPrompt, { params: { prompt: prompt.id } })) } })
+    notices.show(`“${prompt.title}” is in the bin.`, { action: { label: 'Restore', run: () => void task(() => call(restorePrompt, { params: { prompt: prompt.id } })) } })
     await load('again')
   })
 function toggle(id: string): void {

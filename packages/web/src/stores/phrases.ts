@@ -1,4 +1,4 @@
-import { countPhrases, forgetPhrase, keepPhrase, listPhrases, type PhraseCount, type ProjectPhrase } from '@idolon/contract'
+import { countPhrases, removePhrase, keepPhrase, listPhrases, type PhraseCount, type ProjectPhrase } from '@idolon/contract'
 import type { Facet } from '@idolon/core'
 import { defineStore } from 'pinia'
 import { call } from '../api/call.ts'
@@ -20,12 +20,12 @@ export const usePhrases = defineStore('phrases', () => {
     const kept = await call(keepPhrase, { params: { project: project.value! }, body: { text, facet } })
     put([kept, ...all.value.filter((phrase) => !(phrase.facet === facet && same(phrase.text, text)))])
   }
-  async function forget(phrase: ProjectPhrase): Promise<void> {
+  async function remove(phrase: ProjectPhrase): Promise<void> {
     if (!phrase.id) return
-    await call(forgetPhrase, { params: { project: project.value!, phrase: phrase.id } })
+    await call(removePhrase, { params: { project: project.value!, phrase: phrase.id } })
     put(all.value.filter(({ id }) => id !== phrase.id))
   }
   /** Kept of tried for a phrase in this project, by engine; nothing where it cannot be asked. */
   const countsOf = async (text: string): Promise<PhraseCount[]> => (project.value ? await call(countPhrases, { params: { project: project.value }, body: { phrases: [text] } }).catch(() => []) : [])
-  return { all, load, keptAs, keep, forget, countsOf }
+  return { all, load, keptAs, keep, remove, countsOf }
 })

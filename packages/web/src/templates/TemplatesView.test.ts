@@ -72,7 +72,7 @@ describe('the templates', () => {
     expect([server.asked('deleteTemplate'), notices()]).toEqual([[{ params: { template: 'own' } }], ['“Mine” is in the bin. What was made from it stays.']])
     useNotices().shown[0]!.action!.run()
     await flushPromises()
-    expect(server.asked('putBack')).toEqual([{ params: { kind: 'template', id: 'own' } }])
+    expect(server.asked('restoreFromBin')).toEqual([{ params: { kind: 'template', id: 'own' } }])
     await vi.waitUntil(() => router.currentRoute.value.path === '/shelf/templates/own', { timeout: 20_000 })
     const shipped = await view('/shelf/templates/ships')
     expect(shipped.wrapper.findAll('article button').map((one) => one.text())).not.toContain('Delete')

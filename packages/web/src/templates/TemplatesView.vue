@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addTemplate, changeTemplate, deleteTemplate, listTemplates, putBack, readTemplateWhole, saveTemplateVersion, type Template } from '@idolon/contract'
+import { addTemplate, changeTemplate, deleteTemplate, listTemplates, restoreFromBin, readTemplateWhole, saveTemplateVersion, type Template } from '@idolon/contract'
 import type { TemplateBody, TemplateSlot } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -80,7 +80,7 @@ const remove = ({ id: which, body }: Template) =>
     await call(deleteTemplate, { params: { template: which } })
     await load()
     notices.show(`“${body.name}” is in the bin. What was made from it stays.`, { action: { label: 'Restore', run: () => void task(async () => {
-      await call(putBack, { params: { kind: 'template', id: which } })
+      await call(restoreFromBin, { params: { kind: 'template', id: which } })
       await load()
       await router.push(`/shelf/templates/${which}`)
     }) } })

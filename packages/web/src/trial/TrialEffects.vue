@@ -9,7 +9,7 @@ const blocks = computed(() => [
   ...(props.whole.trial.judged || !props.whole.ranking ? [{ by: 'By verdicts', unit: 'of a keep', factors: props.whole.verdicts }] : []),
 ])
 const WIDTH = 150
-const headersOf = (name: string) => [{ title: name, key: 'name', cellProps: { role: 'rowheader' } }, { title: '', key: 'line', sortable: false }, { title: 'Effect', key: 'effect', align: 'end' as const }, { title: 'Judged', key: 'judged' }]
+const headersOf = (name: string) => [{ title: name, key: 'name', cellProps: { role: 'rowheader' } }, { title: 'Nine in ten cases', key: 'line', sortable: false }, { title: 'Effect', key: 'effect', align: 'end' as const }, { title: 'Judged', key: 'judged' }]
 /** Half the scale: what lies farthest from the mean of anything. */
 const reach = (factors: readonly TrialFactor[]) => Math.max(0.05, ...factors.flatMap(({ options }) => options.filter(({ judged }) => judged).flatMap(({ low, high }) => [Math.abs(low), Math.abs(high)])))
 const x = (value: number, most: number) => WIDTH / 2 + (value / most) * (WIDTH / 2 - 4)

@@ -131,7 +131,7 @@ describe('writing styles', () => {
     await vi.waitUntil(() => useNotices().shown.some(({ text }) => text.includes('in the bin')), IN_TIME)
     useNotices().shown.at(-1)!.action!.run()
     await flushPromises()
-    expect(server.asked('putBack')).toEqual([{ params: { kind: 'writing-style', id: 'bin-1' } }])
+    expect(server.asked('restoreFromBin')).toEqual([{ params: { kind: 'writing-style', id: 'bin-1' } }])
   })
 
   it('are given the project’s proven prompts, and said that there are none', async () => {

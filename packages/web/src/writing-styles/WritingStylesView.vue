@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deleteWritingStyle, listBin, listWritingStyles, type WritingStyle, putBack, readPrompt, saveWritingStyle, searchShelf } from '@idolon/contract'
+import { deleteWritingStyle, listBin, listWritingStyles, type WritingStyle, restoreFromBin, readPrompt, saveWritingStyle, searchShelf } from '@idolon/contract'
 import { type WritingStyleBody, styleInWords, MAX_EXAMPLES, MIN_EXAMPLES } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -78,7 +78,7 @@ const remove = ({ id: which, body }: WritingStyle) =>
     await load()
     notices.show(`“${body.name}” is in the bin.`, { action: { label: 'Restore', run: () => void task(async () => {
       const entry = (await call(listBin, {})).find((one) => one.kind === 'writing-style' && one.name === body.name)
-      if (entry) await call(putBack, { params: { kind: 'writing-style', id: entry.id } })
+      if (entry) await call(restoreFromBin, { params: { kind: 'writing-style', id: entry.id } })
       await load()
     }) } })
   })

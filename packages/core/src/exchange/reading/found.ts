@@ -1,6 +1,6 @@
 import type { PromptRecord } from '../record.ts'
 
-/** Most prompts that are brought in at once. */
+/** Most prompts that are imported at once. */
 export const MAX_BROUGHT_IN = 200_000
 
 /** What stands in one place of a file, cell by cell; or a prompt whole, where the file is one of ours. */

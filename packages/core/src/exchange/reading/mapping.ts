@@ -15,7 +15,7 @@ export interface Brought {
   record?: PromptRecord
   /** What of it was left out, in words. */
   notes: string[]
-  /** Why it is not brought in. */
+  /** Why it is not imported. */
   rejected?: string
 }
 

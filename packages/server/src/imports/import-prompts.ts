@@ -31,7 +31,7 @@ async function known(trx: Knex.Transaction, engines: Engines) {
 }
 
 /** Writes prompts that come in, batch by batch; `tell` hears how many are written. The caller's transaction makes it all or nothing. */
-export async function bringIn(trx: Knex.Transaction, engines: Engines, looked: AsyncIterable<LookedThrough>, asked: AskedImport & { by: string }, tell: (done: number) => Promise<void>): Promise<number> {
+export async function importPrompts(trx: Knex.Transaction, engines: Engines, looked: AsyncIterable<LookedThrough>, asked: AskedImport & { by: string }, tell: (done: number) => Promise<void>): Promise<number> {
   const projects = new Map<string, string>()
   const firsts = new Map<string, Draft>()
   const fitted = await known(trx, engines)
