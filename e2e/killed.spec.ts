@@ -23,7 +23,7 @@ function moments(seed: number): () => number {
 }
 /** What a page does with a request that got no answer: the same once more. */
 async function until<T>(ask: () => Promise<T>): Promise<T> {
-  const end = Date.now() + 30_000
+  const end = Date.now() + 180_000
   for (;;) {
     try {
       return await ask()
@@ -66,7 +66,7 @@ class Killed {
 }
 
 test('the server killed at random moments of runs: no proof lost, none doubled, the ledger equals the engines’ own count', async () => {
-  test.setTimeout(300_000)
+  test.setTimeout(900_000)
   const server = new Killed(await createDatabase(process.env['TEST_DATABASE_URL'] ?? '', 'killed'))
   await server.start()
   const api = server.api.bind(server)

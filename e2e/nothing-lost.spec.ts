@@ -147,15 +147,19 @@ test('of two windows the later writer is told and shown both', async ({ page, co
   await expect(textOf(other)).toHaveText('A bee')
   // The second window hears nothing for a while, and writes on what it still sees.
   await other.route('**/api/events', (route) => route.abort())
+  // What it sends arrives after what the first window wrote is kept whole.
+  let release: () => void = () => undefined
+  const held = new Promise<void>((resolve) => (release = resolve))
   await other.route('**/edits', async (route) => {
-    await new Promise((resolve) => setTimeout(resolve, 1_200))
+    await held
     await route.continue()
   })
   await textOf(other).press('ControlOrMeta+End')
   await other.keyboard.type(' in clover')
   await textOf(page).press('ControlOrMeta+End')
   await page.keyboard.type(' at noon')
-  await expect(saved(page)).toBeVisible()
+  await expect.poll(async () => (await promptNow(id)).draft.text).toBe('A bee at noon')
+  release()
   const dialog = other.getByRole('dialog')
   await expect(dialog.getByText('This prompt was changed in two places')).toBeVisible()
   await expect(dialog.getByText('A bee in clover', { exact: true })).toBeVisible()

@@ -163,7 +163,7 @@ describe('pictures for a run that waits for them', () => {
     const { global } = await withRouter('/', '/')
     const wrapper = mount(ImportPictures, { props: { run: aRun({ byHand: true, proofs: [] }) }, global })
     const drop = async (...names: string[]) => {
-      wrapper.element.dispatchEvent(Object.assign(new Event('drop', { bubbles: true, cancelable: true }), { dataTransfer: { files: names.map((name) => new File(['x'], name)) } }))
+      (wrapper.element as Element).dispatchEvent(Object.assign(new Event('drop', { bubbles: true, cancelable: true }), { dataTransfer: { files: names.map((name) => new File(['x'], name)) } }))
       await flushPromises()
     }
     return { wrapper, drop }
