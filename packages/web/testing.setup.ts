@@ -5,6 +5,8 @@ import { options } from './src/app/vuetify.ts'
 
 // Files share their worker, and with it the library; modules of ours are each file's own, as what they mock is.
 vi.resetModules()
+// Neither is what an earlier file kept in the browser.
+localStorage.clear()
 
 // What the library measures with, and the test's browser has not.
 class NoObserver {

@@ -14,7 +14,7 @@ export const BinEntry = Type.Object(
     project: orNull(Type.String()),
     deletedAt: Instant,
     picture: orNull(Sha256),
-    removable: Type.Boolean({ description: 'Whether it has lain here for 30 days and may be removed for good.' }),
+    removable: Type.Boolean({ description: 'Whether it has lain here for 30 days and may be deleted for good.' }),
   },
   { title: 'BinEntry' },
 )
@@ -23,4 +23,4 @@ export type BinEntry = Static<typeof BinEntry>
 const params = Type.Object({ kind: BinKind, id: Id }, closed)
 export const listBin = route({ id: 'listBin', method: 'get', path: '/api/bin', summary: 'Everything that was deleted, newest first.', answer: Type.Array(BinEntry) })
 export const restoreFromBin = route({ id: 'restoreFromBin', method: 'post', path: '/api/bin/:kind/:id/restore', summary: 'Takes something out of the bin to where it was.', params })
-export const removeForGood = route({ id: 'removeForGood', method: 'delete', path: '/api/bin/:kind/:id', summary: 'Removes something that has lain in the bin for 30 days. What was spent on it stays in the ledger.', params })
+export const deleteForGood = route({ id: 'deleteForGood', method: 'delete', path: '/api/bin/:kind/:id', summary: 'Removes something that has lain in the bin for 30 days. What was spent on it stays in the ledger.', params })

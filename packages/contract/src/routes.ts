@@ -3,7 +3,7 @@ import { addHelpers, changeHelper, deleteHelper, listHelpers, readHelper, remove
 import { setModelApiKey, listModels, practiseModels, removeModel, saveModel, switchModel, tryModel } from './model.ts'
 import { askHelper, decideTurn, listTurns, readTurn, stopTurn } from './turn.ts'
 import { dropAside, listAsides, putAside } from './aside.ts'
-import { listBin, restoreFromBin, removeForGood } from './bin.ts'
+import { listBin, restoreFromBin, deleteForGood } from './bin.ts'
 import { setApiKey, listEngines, practise, previewRequest, removeEngine, saveEngine, switchEngine, tryEngine } from './engine.ts'
 import { readHealth } from './health.ts'
 import { addJudgement, judgementsOf, takeBackJudgement } from './judgement.ts'
@@ -153,7 +153,7 @@ export const ROUTES = [
   dropAside,
   listBin,
   restoreFromBin,
-  removeForGood,
+  deleteForGood,
   sumLedger,
   setMoney,
   countPhrases,

@@ -4,8 +4,8 @@ declare module '*.vue' {
   export default component
 }
 declare module 'virtual:contract-validators' {
-  type Check = ((value: unknown) => boolean) & { errors?: { instancePath: string; message?: string }[] | null }
-  const validators: Record<string, Check>
-  export = validators
+  /** By the name of a shape: loads its check. */
+  const checks: Record<string, (() => Promise<{ default: (value: unknown) => boolean }>) | undefined>
+  export default checks
 }
 declare module '@fontsource-variable/*'

@@ -7,48 +7,64 @@ import { pathToFileURL } from 'node:url'
 import type { Plugin } from 'vite'
 
 const ID = 'virtual:contract-validators'
+const keyOf = (name: string) => `checked:${name}`
+
+interface Prepared {
+  ajv: Ajv
+  names: string[]
+  /** Files that the schemas are written in. */
+  sources: string[]
+}
+
+async function prepare(): Promise<Prepared> {
+  // Inside the package, so that the bundle's external imports resolve.
+  const folder = await mkdtemp(join(import.meta.dirname, '../node_modules.contract-'))
+  try {
+    const file = join(folder, 'schemas.mjs')
+    const { metafile } = await build({
+      entryPoints: [join(import.meta.dirname, '../../contract/src/checked-in-browser.ts')],
+      outfile: file,
+      bundle: true,
+      format: 'esm',
+      platform: 'node',
+      metafile: true,
+      logLevel: 'silent',
+    })
+    const { CHECKED_IN_BROWSER, SHARED } = (await import(pathToFileURL(file).href)) as {
+      CHECKED_IN_BROWSER: Record<string, object>
+      SHARED: Record<string, object>
+    }
+    const ajv = new Ajv({ code: { source: true, esm: true, optimize: 2 }, strict: false, inlineRefs: false, unicode: false, logger: false, messages: false })
+    for (const [title, schema] of Object.entries(SHARED)) ajv.addSchema({ ...schema, $id: `shared:${title}` })
+    for (const [name, schema] of Object.entries(CHECKED_IN_BROWSER)) ajv.addSchema({ ...schema, $id: keyOf(name) })
+    return { ajv, names: Object.keys(CHECKED_IN_BROWSER), sources: Object.keys(metafile.inputs).map((input) => join(process.cwd(), input)) }
+  } finally {
+    await rm(folder, { recursive: true, force: true })
+  }
+}
 
 /**
- * Compiles the contract's answer schemas to plain functions at build time, since
- * the page's content security policy forbids code made from text.
- * The module's exports are the schemas' names.
+ * Compiles the contract's answer schemas to plain functions at build time, since the page's content security policy
+ * forbids code made from text. A check is a module of its own, loaded when its operation is first called: all of them
+ * together are larger than the rest of what a first page needs. The module's default export loads them by name.
  */
 export function contractValidators(): Plugin {
+  let prepared: Promise<Prepared> | undefined
   return {
     name: 'contract-validators',
-    resolveId: (id) => (id === ID ? `\0${ID}` : undefined),
+    buildStart() {
+      prepared = undefined
+    },
+    resolveId: (id) => (id === ID || id.startsWith(`${ID}/`) ? `\0${id}` : undefined),
     async load(id) {
-      if (id !== `\0${ID}`) return undefined
-      // Inside the package, so that the bundle's external imports resolve.
-      const folder = await mkdtemp(join(import.meta.dirname, '../node_modules.contract-'))
-      try {
-        const file = join(folder, 'schemas.mjs')
-        const { metafile } = await build({
-          entryPoints: [join(import.meta.dirname, '../../contract/src/checked-in-browser.ts')],
-          outfile: file,
-          bundle: true,
-          format: 'esm',
-          platform: 'node',
-          metafile: true,
-          logLevel: 'silent',
-        })
-        for (const input of Object.keys(metafile.inputs)) this.addWatchFile(join(process.cwd(), input))
-        const { CHECKED_IN_BROWSER, SHARED } = (await import(pathToFileURL(file).href)) as {
-          CHECKED_IN_BROWSER: Record<string, object>
-          SHARED: Record<string, object>
-        }
-        const ajv = new Ajv({ code: { source: true, esm: true, optimize: 2 }, strict: false, inlineRefs: false, unicode: false, logger: false })
-        for (const [title, schema] of Object.entries(SHARED)) ajv.addSchema({ ...schema, $id: `shared:${title}` })
-        const names: Record<string, string> = {}
-        for (const [name, schema] of Object.entries(CHECKED_IN_BROWSER)) {
-          const key = `checked:${name}`
-          ajv.addSchema({ ...schema, $id: key })
-          names[name] = key
-        }
-        return standaloneCode(ajv, names)
-      } finally {
-        await rm(folder, { recursive: true, force: true })
-      }
+      if (!id.startsWith(`\0${ID}`)) return undefined
+      const { ajv, names, sources } = await (prepared ??= prepare())
+      for (const source of sources) this.addWatchFile(source)
+      const name = id.slice(`\0${ID}/`.length)
+      if (!name) return `export default {${names.map((one) => `${JSON.stringify(one)}: () => import(${JSON.stringify(`${ID}/${one}`)})`).join(',')}}`
+      const check = ajv.getSchema(keyOf(name))
+      if (!check) throw new Error(`The contract has no shape called ${name}.`)
+      return standaloneCode(ajv, check)
     },
   }
 }

@@ -1,4 +1,4 @@
-import { addTerms, changeProofs, deletePrompt, dropAside, removePhrase, keepPhrase, listAsides, listBin, listPhrases, listTerms, putAside, restoreFromBin, readPrompt, readProof, removeForGood, removeTerm } from '@idolon/contract'
+import { addTerms, changeProofs, deletePrompt, dropAside, removePhrase, keepPhrase, listAsides, listBin, listPhrases, listTerms, putAside, restoreFromBin, readPrompt, readProof, deleteForGood, removeTerm } from '@idolon/contract'
 import { emptyDraft } from '@idolon/core'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -47,7 +47,7 @@ describe('the bin', () => {
     await server.edit(prompt.id, 1, { settings: { count: 1 } })
     const [proof] = (await server.ended(await server.run(prompt.id, 2))).proofs
     await server.call(deletePrompt, { params: { prompt: prompt.id } })
-    const remove = () => server.ask(removeForGood, { params: { kind: 'prompt', id: prompt.id } })
+    const remove = () => server.ask(deleteForGood, { params: { kind: 'prompt', id: prompt.id } })
     expect((await remove()).body).toMatchObject({ type: '/problems/not-now' })
     await server.db('prompts').where({ id: prompt.id }).update({ deleted_at: server.db.raw(`now() - interval '31 days'`) })
     expect((await inBin('prompt')).find(({ id }) => id === prompt.id)?.removable).toBe(true)

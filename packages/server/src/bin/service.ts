@@ -89,19 +89,19 @@ export class Bin {
   }
 
   /** The words and pictures go; what was spent on them stays in the ledger, and so does the bare row it names. */
-  async removeForGood(_actor: Actor, kind: BinKind, id: string): Promise<void> {
+  async deleteForGood(_actor: Actor, kind: BinKind, id: string): Promise<void> {
     await this.db.transaction(async (trx) => {
       const old = (column: string) => trx.raw(`${column} < ${OLD}`)
       let removed: number
       if (kind === 'prompt') {
-        removed = await trx('prompts').where({ id }).whereNull('removed_at').where(old('deleted_at')).update({ removed_at: trx.fn.now(), title: 'A prompt removed for good', note: '', tags: [], best_proof_id: null })
+        removed = await trx('prompts').where({ id }).whereNull('removed_at').where(old('deleted_at')).update({ removed_at: trx.fn.now(), title: 'A prompt deleted for good', note: '', tags: [], best_proof_id: null })
         if (removed) await this.#empty(trx, id)
       } else if (kind === 'proof') removed = await emptyProofs(trx, trx('proofs').where({ id }).whereNotNull('picture').where(old('deleted_at')))
       else if (kind === 'helper') throw new ProblemError('not-now', 'A helper stays in the bin: what was asked with it names it. It takes up no room.')
       else if (kind === 'part' || kind === 'series' || kind === 'scene') throw new ProblemError('not-now', 'What belongs to a series stays in the bin: texts and proofs name it. It takes up no room.')
       else if (kind === 'template') throw new ProblemError('not-now', 'A template stays in the bin: drafts that were made from it name it. It takes up no room.')
       else removed = await trx('bin').where({ id, kind }).where(old('deleted_at')).delete()
-      if (!removed) throw new ProblemError('not-now', `Only what has lain in the bin for ${DAYS} days can be removed for good. It is still there.`)
+      if (!removed) throw new ProblemError('not-now', `Only what has lain in the bin for ${DAYS} days can be deleted for good. It is still there.`)
       await recordEvent(trx, { kind: 'bin' })
     })
   }
@@ -117,7 +117,7 @@ export class Bin {
     for (const pairs of ['near_pairs', 'prompt_pairs']) await trx(pairs).where({ one: promptId }).orWhere({ other: promptId }).delete()
     // What was merged into it stands by itself again.
     await trx('prompts').where({ merged_into: promptId }).update({ merged_into: null })
-    await trx('drafts').where({ prompt_id: promptId }).update({ body: JSON.stringify(emptyDraft()), first_words: 'A prompt removed for good' })
+    await trx('drafts').where({ prompt_id: promptId }).update({ body: JSON.stringify(emptyDraft()), first_words: 'A prompt deleted for good' })
   }
 
   async #tell(trx: Knex.Transaction, event: ChangeEvent): Promise<void> {

@@ -48,7 +48,7 @@ import {
   putAside,
   restoreFromBin,
   readSheet,
-  removeForGood,
+  deleteForGood,
   setMoney,
   sumLedger,
   takeBackJudgement,
@@ -312,8 +312,8 @@ export function createApp(services: Services, options: { port: () => number; pag
     await bin.restoreFromBin(actor, params.kind, params.id)
     return undefined
   })
-  on(removeForGood, async ({ actor, params }) => {
-    await bin.removeForGood(actor, params.kind, params.id)
+  on(deleteForGood, async ({ actor, params }) => {
+    await bin.deleteForGood(actor, params.kind, params.id)
     return undefined
   })
   on(sumLedger, ({ params, query }) => ledgerSums(db, params.by, query.project))

@@ -1,6 +1,6 @@
 import type { AnswerOf, BodyOf, ParamsOf, QueryOf, Route } from '@idolon/contract'
 import { ApiProblem, refusalOf } from './problem.ts'
-import { demandShape } from './shapes.ts'
+import { checkOf, demandShape } from './shapes.ts'
 
 type Given<R extends Route> = (ParamsOf<R> extends undefined ? object : { params: ParamsOf<R> }) &
   (BodyOf<R> extends undefined ? object : { body: BodyOf<R> }) & { query?: QueryOf<R>; signal?: AbortSignal; keepalive?: boolean }
@@ -18,6 +18,8 @@ function addressOf(route: Route, params: unknown, query: unknown): string {
 /** Calls an operation of the contract; what comes back is checked before it is believed. */
 export async function call<R extends Route>(route: R, given: Given<R>): Promise<AnswerOf<R>> {
   const { params, query, body, signal, keepalive } = given as { params?: unknown; query?: unknown; body?: unknown; signal?: AbortSignal; keepalive?: boolean }
+  // Its check is fetched beside the answer.
+  if (route.answer) void checkOf(route.id).catch(() => undefined)
   let response: Response
   try {
     response = await fetch(addressOf(route, params, query), {
@@ -33,6 +35,6 @@ export async function call<R extends Route>(route: R, given: Given<R>): Promise<
   if (response.status === 204) return undefined
   const answer: unknown = await response.json().catch(() => undefined)
   if (!response.ok) throw refusalOf(answer, UNREACHABLE)
-  demandShape(route.id, answer)
+  await demandShape(route.id, answer)
   return answer
 }

@@ -25,18 +25,22 @@ function hold(relay: (message: Relayed) => void, tookOver: boolean): void {
     connected.value = now
     relay({ connected: now })
   }
+  /** Events are told in the order in which they came, each once its shape is known to be right. */
+  let told: Promise<void> = Promise.resolve()
   const open = () => {
     const stream = new EventSource('/api/events')
     stream.onopen = () => say(true)
     stream.onmessage = ({ data }: MessageEvent<string>) => {
       const event: unknown = JSON.parse(data)
-      if (hasShape('ChangeEvent', event)) spread(event as ChangeEvent)
+      told = told.then(async () => {
+        if (await hasShape('ChangeEvent', event)) spread(event as ChangeEvent)
+      }).catch(() => undefined)
     }
     // Between the window that held the stream and this one something may have been missed.
     stream.addEventListener('hello', () => {
       if (tookOver) spread('reset')
     })
-    stream.addEventListener('reset', () => spread('reset'))
+    stream.addEventListener('reset', () => void (told = told.then(() => spread('reset'))))
     stream.onerror = () => {
       say(false)
       // The browser comes back by itself with Last-Event-ID, unless it has given up.

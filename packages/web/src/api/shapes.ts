@@ -1,13 +1,17 @@
-import * as validators from 'virtual:contract-validators'
+import checks from 'virtual:contract-validators'
 import { ApiProblem } from './problem.ts'
 
-/** Whether `value` has the shape of that name; see the contract's checked-in-browser. */
-export function hasShape(name: string, value: unknown): boolean {
-  const check = (validators as unknown as Record<string, ((value: unknown) => boolean) | undefined>)[name]
-  if (!check) throw new Error(`There is no shape called ${name}.`)
-  return check(value)
+/** The check of a shape by its name, loaded when it is first wanted; see the contract's checked-in-browser. */
+export async function checkOf(name: string): Promise<(value: unknown) => boolean> {
+  const load = checks[name]
+  if (!load) throw new Error(`There is no shape called ${name}.`)
+  return (await load()).default
 }
 
-export function demandShape(name: string, value: unknown): void {
-  if (!hasShape(name, value)) throw new ApiProblem('internal', 'The server’s answer is not what this page expects. Reload the page; it may be older than the server.')
+/** Whether `value` has the shape of that name. */
+export const hasShape = async (name: string, value: unknown): Promise<boolean> => (await checkOf(name))(value)
+
+/** @throws {ApiProblem} where `value` has not the shape of that name. */
+export async function demandShape(name: string, value: unknown): Promise<void> {
+  if (!(await hasShape(name, value))) throw new ApiProblem('internal', 'The server’s answer is not what this page expects. Reload the page; it may be older than the server.')
 }

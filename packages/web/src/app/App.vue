@@ -29,7 +29,7 @@ watchEffect(() => {
   void theme.change(dark.value ? 'dark' : 'light')
 })
 /** Views that are gone to from anywhere and should stand at once are fetched when nothing else is to be done. */
-const FETCH_AFTER_MS = 1_500
+const FETCH_AFTER_MS = 5_000
 onMounted(() => setTimeout(() => void import('../proofs/SheetView.vue').catch(() => undefined), FETCH_AFTER_MS))
 onMounted(() => void task(() => Promise.all([projects.load(), engines.load()])))
 

@@ -39,7 +39,7 @@ function heard() {
   return { hearing, stop: followTurn('t1', hearing) }
 }
 
-it('gives all that has come, begins anew when it is asked again, and ends with the turn', () => {
+it('gives all that has come, begins anew when it is asked again, and ends with the turn', async () => {
   const { hearing } = heard()
   const [stream] = Stream.all
   stream!.piece('a fox')
@@ -49,6 +49,7 @@ it('gives all that has come, begins anew when it is asked again, and ends with t
   stream!.piece('a hen')
   expect(hearing.text).toHaveBeenLastCalledWith('a hen')
   stream!.say('end', aTurn('ideas', null))
+  await vi.advanceTimersByTimeAsync(0)
   expect(hearing.end).toHaveBeenCalledOnce()
   expect(stream!.readyState).toBe(2)
 })
@@ -68,9 +69,10 @@ it('asks anew when the connection is lost for good, but not after it was ended',
   expect(Stream.all).toHaveLength(2)
 })
 
-it('takes an answer of another shape, or none, for a turn that is gone', () => {
+it('takes an answer of another shape, or none, for a turn that is gone', async () => {
   const { hearing } = heard()
   Stream.all[0]!.say('end', { id: 'else' })
+  await vi.advanceTimersByTimeAsync(0)
   expect(hearing.gone).toHaveBeenCalledOnce()
   const other = heard()
   Stream.all[1]!.say('gone')

@@ -36,9 +36,11 @@ export function followTurn(id: string, { text, end, gone }: Hearing): () => void
     })
     stream.addEventListener('end', ({ data }: MessageEvent<string>) => {
       close()
-      const turn: unknown = JSON.parse(data)
-      if (hasShape('readTurn', turn)) end(turn as Turn)
-      else gone()
+      void (async () => {
+        const turn: unknown = JSON.parse(data)
+        if (await hasShape('readTurn', turn)) end(turn as Turn)
+        else gone()
+      })()
     })
     stream.onerror = () => {
       if (stream?.readyState === EventSource.CLOSED && !closed) timer = setTimeout(open, 1_000)

@@ -57,21 +57,21 @@ describe('the bin', () => {
     expect([asked(), useNotices().shown.map(({ text }) => text), names(wrapper)]).toEqual([[['restoreFromBin', { kind: 'prompt', id: 'Fox' }]], ['“Fox” is back.'], ['low angle', 'Heron']])
   })
 
-  it('asks before anything is removed for good, and Cancel removes nothing', async () => {
+  it('asks before anything is deleted for good, and Cancel removes nothing', async () => {
     const wrapper = await bin()
-    await press(wrapper, 'Remove for good')
-    expect(wrapper.get('#remove-title').text()).toBe('Remove “Fox” for good?')
+    await press(wrapper, 'Delete for good')
+    expect(wrapper.get('#remove-title').text()).toBe('Delete “Fox” for good?')
     await press(wrapper, 'Cancel')
     expect([asked(), wrapper.find('#remove-title').exists()]).toEqual([[], false])
   })
 
   it('removes only what is old enough, when that is said', async () => {
     const wrapper = await bin()
-    await press(wrapper, 'Remove 1 old one for good')
+    await press(wrapper, 'Delete 1 old one for good')
     await wrapper.get('.ask').findAll('button')[0]!.trigger('click')
     await flushPromises()
-    expect(asked()).toEqual([['removeForGood', { kind: 'prompt', id: 'Fox' }]])
-    expect(useNotices().shown.map(({ text }) => text)).toEqual(['1 thing removed for good. What was spent on them stays in the ledger.'])
+    expect(asked()).toEqual([['deleteForGood', { kind: 'prompt', id: 'Fox' }]])
+    expect(useNotices().shown.map(({ text }) => text)).toEqual(['1 thing deleted for good. What was spent on them stays in the ledger.'])
   })
 
   it('keeps what it shows where the server refuses, and says why', async () => {

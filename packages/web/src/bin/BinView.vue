@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BinEntry, type BinKind, listBin, restoreFromBin, removeForGood } from '@idolon/contract'
+import { type BinEntry, type BinKind, listBin, restoreFromBin, deleteForGood } from '@idolon/contract'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
@@ -14,7 +14,7 @@ const task = useTask()
 const now = useNow()
 const kind = ref<BinKind | ''>('')
 
-const { data: entries, load } = usePageData({ key: () => ['bin'], read: (signal) => call(listBin, { signal }), on: ({ kind: of }) => of === 'bin' || of === 'prompt' })
+const { data: entries, loading, load } = usePageData({ key: () => ['bin'], read: (signal) => call(listBin, { signal }), on: ({ kind: of }) => of === 'bin' || of === 'prompt' })
 const shown = computed(() => (entries.value ?? []).filter((entry) => !kind.value || entry.kind === kind.value))
 const removable = computed(() => shown.value.filter((entry) => entry.removable))
 const back = ({ kind: of, id, name }: BinEntry) =>
@@ -28,8 +28,8 @@ const remove = () =>
   task(async () => {
     const list = asking.value
     asking.value = []
-    for (const { kind: of, id } of list) await call(removeForGood, { params: { kind: of, id } })
-    notices.show(`${counted(list.length, 'thing')} removed for good. What was spent on them stays in the ledger.`)
+    for (const { kind: of, id } of list) await call(deleteForGood, { params: { kind: of, id } })
+    notices.show(`${counted(list.length, 'thing')} deleted for good. What was spent on them stays in the ledger.`)
     await load()
   })
 </script>
@@ -40,24 +40,25 @@ const remove = () =>
     <div class="finding">
       <v-select v-model="kind" label="Kind" :items="[{ title: 'everything', value: '' }, ...Object.entries(KINDS).map(([key, name]) => ({ title: name, value: key }))]" />
       <span class="soft" role="status">{{ entries ? counted(shown.length, 'thing') : 'Looking …' }}</span>
-      <v-btn v-if="removable.length" @click="asking = removable">Remove {{ counted(removable.length, 'old one') }} for good</v-btn>
+      <v-btn v-if="removable.length" @click="asking = removable">Delete {{ counted(removable.length, 'old one') }} for good</v-btn>
     </div>
-    <p class="soft">What is deleted stays here for 30 days at least, and after that until you remove it.</p>
+    <p class="soft">What is deleted stays here for 30 days at least, and after that until you delete it for good.</p>
+    <v-skeleton-loader v-if="loading" type="list-item-avatar-two-line@4" />
     <ul>
       <li v-for="entry in shown" :key="entry.id">
         <img v-if="entry.picture" :src="`/api/pictures/${entry.picture}/thumbnail`" alt="" loading="lazy" />
         <span v-else class="none" />
         <span class="what"><span class="name" :title="entry.name">{{ entry.name }}</span><span class="soft">{{ ONE[entry.kind] }}{{ entry.project ? ` of ${entry.project}` : '' }}, <time :datetime="entry.deletedAt" :title="sayExactly(entry.deletedAt)">{{ sayWhen(entry.deletedAt, now) }}</time></span></span>
         <v-btn @click="back(entry)">Restore</v-btn>
-        <v-btn v-if="entry.removable" variant="text" @click="asking = [entry]">Remove for good</v-btn>
+        <v-btn v-if="entry.removable" variant="text" @click="asking = [entry]">Delete for good</v-btn>
       </li>
     </ul>
-    <p v-if="entries && shown.length === 0">The bin is empty.</p>
+    <p v-if="entries && shown.length === 0">{{ entries.length ? 'Nothing of that kind lies in the bin.' : 'The bin is empty.' }}</p>
     <v-dialog :model-value="asking.length > 0" max-width="460" aria-labelledby="remove-title" @update:model-value="asking = []">
       <div class="dialog ask">
-        <h2 id="remove-title">Remove {{ asking.length === 1 ? `“${asking[0]!.name}”` : counted(asking.length, 'thing') }} for good?</h2>
+        <h2 id="remove-title">Delete {{ asking.length === 1 ? `“${asking[0]!.name}”` : counted(asking.length, 'thing') }} for good?</h2>
         <p>Words and pictures are then gone. What was spent stays in the ledger.</p>
-        <p class="row-actions"><v-btn color="primary" variant="flat" @click="remove">Remove for good</v-btn><v-btn variant="text" @click="asking = []">Cancel</v-btn></p>
+        <p class="row-actions"><v-btn color="primary" variant="flat" @click="remove">Delete for good</v-btn><v-btn variant="text" @click="asking = []">Cancel</v-btn></p>
       </div>
     </v-dialog>
   </main>

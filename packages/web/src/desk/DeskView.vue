@@ -46,7 +46,7 @@ watch(() => String(route.params['prompt'] ?? ''), open, { immediate: true })
     <p>Begin a new prompt, or take one from the Shelf.</p>
     <p class="row-actions"><v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn><v-btn to="/shelf">Look on the Shelf</v-btn></p>
   </main>
-  <main v-else class="page soft" role="status">Opening …</main>
+  <main v-else class="page"><p class="visually-hidden" role="status">Opening …</p><v-skeleton-loader type="heading, paragraph@2, list-item-two-line@3" /></main>
 </template>
 
 <style scoped>

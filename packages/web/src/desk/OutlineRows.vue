@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { addMark, canJoin, type Draft, EMPHASIS, type Emphasis, emphasised, FACETS, type Facet, insertPhrase, joinPhrases, movePhrase, outlineOf, type OutlinePhrase, removePhrase, replacePhrase, splitPhrase, splitPlaces, type TextRange, toggledLocked, toggledOff, withoutMarks } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useActions } from '../go-to/actions.ts'
 import { useTask } from '../notices/notices.ts'
 import { usePhrases } from '../stores/phrases.ts'
@@ -9,11 +9,12 @@ import { type CommandOf, pressed } from '../keys/key-map.ts'
 import { pointAt } from '../reading/phrase-highlight.ts'
 import type { DraftSession } from './draft-session.ts'
 import FillFacet from './FillFacet.vue'
-import PhraseEntry from './PhraseEntry.vue'
 import PhraseMenu from './PhraseMenu.vue'
 import RewriteDraft from './RewriteDraft.vue'
 import TidyOffer from './TidyOffer.vue'
 import { vFocusFirst } from '../shared/focus-first.ts'
+
+const PhraseEntry = defineAsyncComponent(() => import('./PhraseEntry.vue'))
 
 /** The twelve facets in writing order with the phrases that the text says; text and outline are one thing. */
 const props = defineProps<{ session: DraftSession }>()

@@ -19,27 +19,27 @@ import { useModels } from '../stores/models.ts'
 import { useProjects } from '../stores/projects.ts'
 import { useRules } from '../stores/rules.ts'
 import ChecksPanel from './ChecksPanel.vue'
-import ConflictDialog from './ConflictDialog.vue'
 import DeskHeader from './DeskHeader.vue'
 import { useDraftSession } from './draft-session.ts'
 import DraftText from './DraftText.vue'
-import HistoryPanel from './HistoryPanel.vue'
 import LastTry from './LastTry.vue'
 import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
-import OutputPanel from './OutputPanel.vue'
 import { usePromptFacts } from './prompt-facts.ts'
-import RecentProofs from './RecentProofs.vue'
-import ReuseDialog from './ReuseDialog.vue'
-import StopsDialog from './StopsDialog.vue'
-import SinceTried from './SinceTried.vue'
 import { useSinceTried } from './since-tried.ts'
 import type { Way } from './sweep.ts'
 import TrySettings from './TrySettings.vue'
 import { useFindings } from './use-findings.ts'
 import { useOutput } from './use-output.ts'
 
-/** Loaded when a helper is first looked for: not needed to begin to write. */
+/** Loaded when they are first looked for: not needed to begin to write. */
+const OutputPanel = defineAsyncComponent(() => import('./OutputPanel.vue'))
+const HistoryPanel = defineAsyncComponent(() => import('./HistoryPanel.vue'))
+const SinceTried = defineAsyncComponent(() => import('./SinceTried.vue'))
+const RecentProofs = defineAsyncComponent(() => import('./RecentProofs.vue'))
+const StopsDialog = defineAsyncComponent(() => import('./StopsDialog.vue'))
+const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'))
+const ReuseDialog = defineAsyncComponent(() => import('./ReuseDialog.vue'))
 const HelpersPanel = defineAsyncComponent(() => import('./HelpersPanel.vue'))
 const SlotsDialog = defineAsyncComponent(() => import('../templates/SlotsDialog.vue'))
 const PartFromPhrases = defineAsyncComponent(() => import('../series/PartFromPhrases.vue'))
@@ -284,11 +284,11 @@ useActions(() => [
       </div>
       <SavedText class="note" multiline :value="known.note" label="Note" placeholder="what the client said, where it is used" :maxlength="10000" @save="facts.change({ note: $event })" />
     </aside>
-    <StopsDialog v-model="stopsOpen" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
-    <ConflictDialog :conflict="session.conflict.value" @decide="session.decide" />
+    <StopsDialog v-if="stopsOpen" v-model="stopsOpen" :stops="stops" @look="lookAtStops" @try-anyway="tryAnyway" />
+    <ConflictDialog v-if="session.conflict.value" :conflict="session.conflict.value" @decide="session.decide" />
     <SlotsDialog v-if="slotting" :text="draft.text" :leave-out="draft.leaveOut" :phrases="phrases" :chosen="slotting" :title="title" @close="slotting = undefined" />
     <PartFromPhrases v-if="makingPart" :phrases="phrases.filter(({ off }) => !off)" :project-id="prompt.projectId" :from="`the prompt “${title}”`" @close="makingPart = false" />
-    <ReuseDialog v-model="reuse" :title="reuseVersion ? `${title}, version ${reuseVersion.number}` : title" :prompt-id="prompt.id" :version-id="reuseVersion?.id" />
+    <ReuseDialog v-if="reuse" v-model="reuse" :title="reuseVersion ? `${title}, version ${reuseVersion.number}` : title" :prompt-id="prompt.id" :version-id="reuseVersion?.id" />
   </main>
 </template>
 

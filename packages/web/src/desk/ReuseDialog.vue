@@ -16,7 +16,7 @@ const target = ref('')
 const name = ref('')
 watch(open, (now) => {
   if (now) target.value = projects.current?.id ?? NEW
-})
+}, { immediate: true })
 
 const go = () =>
   task(async () => {

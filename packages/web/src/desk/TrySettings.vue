@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiPlus } from '@mdi/js'
 import { costOf, type Draft, ELSEWHERE, type EngineChoice, type EngineProfile, type Settings, settingsFor, sumByUnit } from '@idolon/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useTask } from '../notices/notices.ts'
 import { PICTURES, uploadPicture } from '../proofs/upload.ts'
 import ChoiceMenu from '../shared/ChoiceMenu.vue'
@@ -9,9 +9,10 @@ import { usePickFiles } from '../shared/pick-files.ts'
 import { sayAmounts } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import EngineRow from './EngineRow.vue'
-import ReferenceRows from './ReferenceRows.vue'
-import StepThrough from './StepThrough.vue'
 import type { Way } from './sweep.ts'
+
+const ReferenceRows = defineAsyncComponent(() => import('./ReferenceRows.vue'))
+const StepThrough = defineAsyncComponent(() => import('./StepThrough.vue'))
 
 /** The engines that are asked, each with what it is asked for; what it costs in all; and the button that tries the prompt. */
 const props = defineProps<{ draft: Draft; starting: boolean; lastSeed?: number | undefined }>()
@@ -93,7 +94,7 @@ const act: Readonly<Record<string, () => void>> = {
       <span class="cost">{{ rows.length ? sayAmounts(costs) : '' }}</span>
       <v-btn v-tooltip="why" class="try" color="primary" variant="flat" :disabled="!ready" :loading="starting" @click="emit('try')">Try it</v-btn>
     </div>
-    <StepThrough v-model="stepping" :rows="rows" @try="emit('try', $event)" />
+    <StepThrough v-if="stepping" v-model="stepping" :rows="rows" @try="emit('try', $event)" />
   </div>
 </template>
 

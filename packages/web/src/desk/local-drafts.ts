@@ -1,6 +1,6 @@
 import type { Draft, Edit } from '@idolon/core'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import { hasShape } from '../api/shapes.ts'
+import { checkOf, hasShape } from '../api/shapes.ts'
 
 /** An edit that the server has not acknowledged. */
 export interface PendingEdit {
@@ -93,7 +93,8 @@ export async function takeOver(promptId: string, client: string, signal: AbortSi
     const words = lastWords(promptId, client)
     const local = words && words.at >= (kept?.at ?? 0) ? words : kept
     // What comes out of the browser's store is believed only when it has the right shape.
-    const whole = Array.isArray(local?.pending) && local.pending.length && hasShape('Draft', local.draft) && local.pending.every(({ edit }) => hasShape('Edit', edit))
-    if (whole) await take(local)
+    if (!Array.isArray(local?.pending) || local.pending.length === 0) return
+    const isEdit = await checkOf('Edit')
+    if ((await hasShape('Draft', local.draft)) && local.pending.every(({ edit }) => isEdit(edit))) await take(local)
   })
 }

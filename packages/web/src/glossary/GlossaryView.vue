@@ -124,7 +124,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
     </header>
     <div class="columns">
       <div ref="list" class="list" @keydown="step">
-        <p v-if="!store.glossary" class="soft" role="status">Opening the glossary …</p>
+        <template v-if="!store.glossary"><p class="visually-hidden" role="status">Opening the glossary …</p><v-skeleton-loader type="list-item@8" /></template>
         <p v-else-if="found.length === 0" class="soft">No term is written like that or says so. <v-btn variant="text" @click="form = { entry: { term: asked, facet: facet ?? 'subject', does: '' } }">Add “{{ asked }}”</v-btn></p>
         <ul aria-label="Terms">
           <li v-for="row in found.slice(0, most)" :key="keyOf(row)">

@@ -28,7 +28,7 @@ void Promise.all([helpers.load(), useModels().load(), useEngines().load()])
 const writing = shallowRef<{ body: HelperBody; isNew: boolean }>()
 const id = computed(() => String(route.params['helper'] ?? '') || helpers.all[0]?.id)
 
-const { data: whole, put } = usePageData({
+const { data: whole, loading, put } = usePageData({
   key: () => (id.value ? ['helper', id.value] : undefined),
   read: (signal) => call(readHelper, { params: { helper: id.value! }, signal }),
   on: ({ kind }) => kind === 'helpers',
@@ -84,7 +84,7 @@ async function importFile(given: File): Promise<void> {
     notices.show(`${given.name} is no JSON file. Nothing was imported.`, { problem: true })
     return
   }
-  if (!hasShape('HelperExport', value)) {
+  if (!(await hasShape('HelperExport', value))) {
     notices.show(`${given.name} holds no helpers as Idolon writes them. Nothing was imported.`, { problem: true })
     return
   }
@@ -137,6 +137,7 @@ const remove = ({ id: which, body }: Helper) =>
         <CaseSection :key="whole.helper.id" :whole="whole" @changed="put" />
         <HelperVersions :whole="whole" @use="use" @why="sayWhy" />
       </article>
+      <v-skeleton-loader v-else-if="loading" type="heading, paragraph@3" />
     </div>
   </main>
 </template>

@@ -84,7 +84,7 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
       <LedgerEntries :entries="ledger?.entries" />
     </section>
   </main>
-  <main v-else class="page soft" role="status">Opening …</main>
+  <main v-else class="page"><p class="visually-hidden" role="status">Opening …</p><v-skeleton-loader type="heading, list-item-two-line@4" /></main>
 </template>
 
 <style scoped>

@@ -236,7 +236,7 @@ useActions(() => [
     <ChangeDialog v-model="changing" :proof="proof" />
     <ReuseDialog v-model="reuse" :title="`${proof.promptTitle}, version ${proof.version}`" :prompt-id="proof.promptId" :version-id="proof.versionId" />
   </main>
-  <main v-else class="page soft" role="status">Opening …</main>
+  <main v-else class="page"><p class="visually-hidden" role="status">Opening …</p><v-skeleton-loader type="heading, image@2" /></main>
 </template>
 
 <style scoped>

@@ -30,7 +30,7 @@ const notices = useNotices()
 const task = useTask()
 void useEngines().load()
 
-const { data: all, load } = usePageData({
+const { data: all, loading, load } = usePageData({
   key: () => projects.current && ['references', projects.current.id],
   read: (signal) => call(listReferences, { query: { project: projects.current!.id }, signal }),
   on: ({ kind }) => kind === 'reference',
@@ -114,7 +114,8 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
       <v-btn v-if="(all?.length ?? 0) > 1" :aria-pressed="several" @click="several = !several">{{ several ? 'Read one by one' : 'Read several together' }}</v-btn>
       <span class="soft" role="status">{{ busy ? `${counted(busy, 'picture')} on the way …` : 'or drop them here, or paste them' }}</span>
     </div>
-    <p v-if="all?.length === 0" class="soft">No picture here yet. Import one whose light, framing or colours you want the words for; from a proof, press “Keep as a reference” beside it.</p>
+    <v-skeleton-loader v-if="loading" type="image@2" class="coming" />
+    <p v-else-if="all?.length === 0" class="soft">No picture here yet. Import one whose light, framing or colours you want the words for; from a proof, press “Keep as a reference” beside it.</p>
     <div v-else-if="all" class="columns">
       <ul aria-label="References" class="strip">
         <li v-for="one in all" :key="one.id">
@@ -162,9 +163,8 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
   outline: 2px solid var(--accent);
   outline-offset: -6px;
 }
-.file:focus-within {
-  outline: 2px solid var(--accent);
-  outline-offset: 2px;
+.coming {
+  max-width: 420px;
 }
 .columns {
   display: grid;

@@ -27,7 +27,7 @@ const engines = useEngines()
 void engines.load()
 const partId = computed(() => String(route.params['part']))
 // A sheet that was made, deleted or tagged; the editor keeps what is being written.
-const { data: found, missing, load: loadPart } = usePageData({ key: () => ['part', partId.value], read: (signal) => call(readPart, { params: { part: partId.value }, signal }), on: ({ kind }) => kind === 'prompt', tells: true })
+const { data: found, missing, loading, load: loadPart } = usePageData({ key: () => ['part', partId.value], read: (signal) => call(readPart, { params: { part: partId.value }, signal }), on: ({ kind }) => kind === 'prompt', tells: true })
 const usedIn = computed(() => found.value?.series ?? [])
 /** The series it is looked at from; of a part that was opened by itself, the one that has it most. */
 const seriesId = computed(() => (typeof route.params['series'] === 'string' && route.params['series']) || usedIn.value[0]?.id)
@@ -116,7 +116,8 @@ const KINDS = { character: 'Character', place: 'Place', style: 'Style' } as cons
   <main v-else class="page part">
     <p><RouterLink :to="seriesId ? `/series/${seriesId}` : '/series'">{{ open.series.value?.name ?? 'Series' }}</RouterLink></p>
     <h1 v-if="part" class="view-title">{{ part.body.name }} <span class="scope">{{ KINDS[part.body.kind] }}, version {{ part.version }}, in {{ counted(part.scenes, 'scene') }}</span></h1>
-    <div v-if="part && shown" class="columns">
+    <v-skeleton-loader v-if="loading" type="heading, list-item-two-line@4" />
+    <div v-else-if="part && shown" class="columns">
       <div class="left">
         <PartEditor ref="editor" :body="shown" :project-id="part.projectId" :version="writtenOn" :busy="busy" @change="preview" @save="save" @leave="preview(part.body)">
           <template #engine="{ body }"><v-select label="Engine" :model-value="body.engines[0]?.engine ?? ''" :items="[{ title: 'the project’s usual one', value: '' }, ...engines.newest.map((one) => ({ title: one.name, value: one.id }))]" @update:model-value="body.engines = $event ? [{ engine: $event }] : []" /></template>

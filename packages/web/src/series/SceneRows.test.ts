@@ -1,6 +1,7 @@
 import { blankScene } from '@idolon/core'
 import { flushPromises, mount } from '@vue/test-utils'
-import { describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { letterKeys } from '../keys/letters.ts'
 import { aProof, emit, withEngines } from '../testing.test-support.ts'
 import SceneRows from './SceneRows.vue'
 import { anOpenSeries, aPart, aScene } from './series.test-support.ts'
@@ -17,6 +18,8 @@ function rows(scenes = [aScene('a'), aScene('b'), aScene('c')]) {
   }
   return { wrapper, acts, key, facts: () => wrapper.findAll('li').map((row) => row.findAll('.facts').at(-1)!.findAll('span').map((one) => one.text())) }
 }
+
+beforeEach(() => void (letterKeys.value = true))
 
 describe('the scenes in a row', () => {
   it('say what happens, who is there and where, and that nothing is said yet', () => {

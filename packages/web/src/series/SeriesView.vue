@@ -44,7 +44,7 @@ const chosenId = ref<string>()
 const scene = computed(() => series.value?.scenes.find((one) => one.id === chosenId.value) ?? series.value?.scenes[0])
 const number = computed(() => (scene.value ? open.placeOf(scene.value.id) + 1 : 0))
 
-const { data: all } = usePageData({
+const { data: all, loading } = usePageData({
   key: () => ['series of', projects.current?.id],
   read: (signal) => call(listSeries, { query: projects.current ? { project: projects.current.id } : {}, signal }),
   on: ({ kind }) => kind === 'series',
@@ -108,6 +108,7 @@ useActions(() => [
       <p>A series is a story told in scenes: the same people, places and look from the first picture to the last. Give it a story and it is split into scenes, each with a prompt of its own.</p>
       <p><v-btn color="primary" variant="flat" @click="making = true">Begin from a story</v-btn></p>
     </div>
+    <v-skeleton-loader v-else-if="!series && (loading || open.loading.value)" type="heading, list-item-two-line@5" />
     <p v-else-if="open.gone.value" role="alert">There is no such series. It may be in the <RouterLink to="/bin">bin</RouterLink>.</p>
     <template v-else-if="series">
       <div class="named">

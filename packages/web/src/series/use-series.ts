@@ -9,7 +9,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 export function useSeries(id: Ref<string | undefined>) {
   const notices = useNotices()
   const task = useTask()
-  const { data: series, missing: gone, load, put } = usePageData<Series>({
+  const { data: series, missing: gone, loading, load, put } = usePageData<Series>({
     key: () => (id.value ? ['series', id.value] : undefined),
     read: (signal) => call(readSeries, { params: { series: id.value! }, signal }),
     on: (event, open) => (event.kind === 'series' ? event.seriesId === open?.id : event.kind === 'parts' ? event.projectId === open?.projectId : event.kind === 'run' || event.kind === 'proof' || event.kind === 'draft' ? (open?.scenes.some(({ promptId }) => promptId === event.promptId) ?? false) : false),
@@ -40,6 +40,7 @@ export function useSeries(id: Ref<string | undefined>) {
   return {
     series,
     gone,
+    loading,
     load,
     placeOf,
     order,

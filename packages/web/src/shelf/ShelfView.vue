@@ -27,7 +27,7 @@ const notices = useNotices()
 const task = useTask()
 const { fromNothing } = useNewPrompt()
 const { text, set, query, given } = useShelfQuery()
-const { rows, close, answer, tags, slow, load, loadTags, further } = useFound(query)
+const { rows, close, answer, tags, slow, failed, load, loadTags, further } = useFound(query)
 const reusing = ref<FoundPrompt>()
 const reuseOpen = ref(false)
 const tagsOpen = ref(false)
@@ -81,7 +81,8 @@ useActions(() => [
       <SearchLine :text="text" :query="query" :answer="answer" :looking="rows === undefined || slow" :some="!!rows?.length" :families="!!rows?.some(({ alike }) => alike)" :filtered="filtered" @set="set" @tags="tagsOpen = true" />
       <p v-if="answer?.frames.length" class="frames">Beside prompts: <template v-for="(frame, i) in answer.frames" :key="frame.id"><template v-if="i">, </template>{{ frame.kind }} <RouterLink :to="`/shelf/${frame.kind}s/${frame.id}`">{{ frame.name }}</RouterLink></template></p>
     </header>
-    <p v-if="rows?.length === 0 && filtered" class="soft">{{ close.length ? 'No prompt has these words.' : 'Nothing fits. Remove a word or a filter.' }}</p>
+    <v-skeleton-loader v-if="rows === undefined && !failed" type="list-item-two-line@6" />
+    <p v-else-if="rows?.length === 0 && filtered" class="soft">{{ close.length ? 'No prompt has these words.' : 'Nothing fits. Remove a word or a filter.' }}</p>
     <p v-else-if="rows?.length === 0">Nothing on the Shelf yet. <v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn> <RouterLink to="/shelf/in">Import prompts from a file</RouterLink></p>
     <div ref="list" class="list" :style="{ height: `${virtual.getTotalSize()}px` }">
       <div v-for="item in shown" :key="String(item.key)" :ref="measure" class="item" :data-index="item.index" :style="{ transform: `translateY(${item.start - top}px)` }">

@@ -23,6 +23,8 @@ export function useFound(query: ComputedRef<Query>) {
   const answer = shallowRef<Omit<AnswerOf<typeof searchShelf>, 'rows'>>()
   const tags = shallowRef<TagCount[]>([])
   const slow = ref(false)
+  /** Whether the last search could not be made. */
+  const failed = ref(false)
   const complete = ref(false)
 
   let newest: AbortController | undefined
@@ -33,7 +35,8 @@ export function useFound(query: ComputedRef<Query>) {
     clearTimeout(soon)
     const mine = new AbortController()
     newest = mine
-    const late = setTimeout(() => (slow.value = true), 250)
+    const late = setTimeout(() => newest === mine && (slow.value = true), 250)
+    failed.value = false
     const before = what === 'next' ? (rows.value ?? []) : []
     try {
       const { rows: found, ...said } = await call(searchShelf, { query: { ...query.value, limit: what === 'again' ? Math.min(200, Math.max(PAGE, rows.value?.length ?? 0)) : PAGE, offset: before.length }, signal: mine.signal })
@@ -51,7 +54,9 @@ export function useFound(query: ComputedRef<Query>) {
       // What is looked by is still being worked out: there may be more in a moment.
       if (said.unread) soon = setTimeout(() => void load('again'), UNREAD_MS)
     } catch (error) {
-      if ((error as Error).name !== 'AbortError') notices.showError(error)
+      if ((error as Error).name === 'AbortError') return
+      failed.value = true
+      notices.showError(error)
     } finally {
       clearTimeout(late)
       if (newest === mine) {
@@ -75,5 +80,5 @@ export function useFound(query: ComputedRef<Query>) {
   const further = () => {
     if (!complete.value && !newest && rows.value) void load('next')
   }
-  return { rows, close, answer, tags, slow, load, loadTags, further }
+  return { rows, close, answer, tags, slow, failed, load, loadTags, further }
 }

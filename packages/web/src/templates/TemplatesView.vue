@@ -37,7 +37,7 @@ const problem = ref<string>()
 const own = computed(() => all.value?.filter(({ shipped }) => !shipped) ?? [])
 const shipped = computed(() => all.value?.filter((one) => one.shipped) ?? [])
 const id = computed(() => String(route.params['template'] ?? '') || all.value?.[0]?.id)
-const { data: whole, load: loadOne } = usePageData({
+const { data: whole, loading, load: loadOne } = usePageData({
   key: () => (id.value ? ['template', id.value] : undefined),
   read: (signal) => call(readTemplateWhole, { params: { template: id.value! }, signal }),
   on: ({ kind }) => kind === 'templates',
@@ -135,6 +135,7 @@ useActions(() => [
           </ul>
         </FoldOut>
       </article>
+      <v-skeleton-loader v-else-if="loading" type="heading, paragraph, table-tbody" />
     </div>
   </main>
 </template>

@@ -24,7 +24,7 @@ const task = useTask()
 const reading = new ReadingClient(startReadingWorker)
 onScopeDispose(() => reading.stop())
 
-const { data: all, load } = usePageData({
+const { data: all, loading, load } = usePageData({
   key: () => ['writing styles', projects.current?.id],
   read: (signal) => call(listWritingStyles, { query: projects.current ? { project: projects.current.id } : {}, signal }),
   on: ({ kind }) => kind === 'writing-styles',
@@ -120,6 +120,7 @@ useActions(() => [{ name: 'Learn a writing style from prompts', words: 'style vo
         </p>
         <WriteInStyle :key="writingStyle.id + (begun ?? '')" :writing-style="writingStyle" :reading="reading" :begun="begun" />
       </article>
+      <v-skeleton-loader v-else-if="loading" type="heading, paragraph@2" />
       <div v-else-if="all">
         <p>No writing style yet. Give {{ MIN_EXAMPLES }} to {{ MAX_EXAMPLES }} prompts that are written as you want it; what they have in common becomes a writing style that any word can be written in.</p>
         <p><v-btn color="primary" variant="flat" @click="learning = ''">Learn one from prompts</v-btn></p>
