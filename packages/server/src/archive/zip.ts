@@ -12,7 +12,7 @@ export const isZip = (first: Uint8Array): boolean => first[0] === 0x50 && first[
 
 function demandSafeName(name: string): void {
   if (name.includes('\0') || name.includes('\\') || name.startsWith('/') || /^[a-z]:/iu.test(name) || name.split('/').includes('..')) {
-    throw new UnsafeArchive(`The archive has a path that leads out of it, “${name.slice(0, 120).replaceAll('\0', '')}”. Nothing of it was taken; pack the files anew.`)
+    throw new UnsafeArchive(`The archive has a path that leads out of it, “${name.slice(0, 120).replaceAll('\0', '')}”. Nothing was imported; pack the files anew.`)
   }
 }
 
@@ -33,7 +33,7 @@ export async function readZip(chunks: AsyncIterable<Uint8Array>, wants: (name: s
     } catch (error) {
       fail(error as Error)
     }
-    if (entries > MOST_ENTRIES) fail(new UnsafeArchive('The archive has more files than are taken in at once. Nothing of it was taken; divide it.'))
+    if (entries > MOST_ENTRIES) fail(new UnsafeArchive('The archive has more files than are taken in at once. Nothing was imported; divide it.'))
     const most = file.name.endsWith('/') ? undefined : wants(file.name)
     if (wrong || most === undefined) return
     const pieces: Uint8Array[] = []
@@ -42,14 +42,14 @@ export async function readZip(chunks: AsyncIterable<Uint8Array>, wants: (name: s
     file.ondata = (error, data, final) => {
       if (wrong) return
       if (error) {
-        fail(new UnsafeArchive(`“${file.name.slice(0, 120)}” in the archive is damaged. Nothing of it was taken; pack the files anew.`))
+        fail(new UnsafeArchive(`“${file.name.slice(0, 120)}” in the archive is damaged. Nothing was imported; pack the files anew.`))
         return
       }
       size += data.length
       total += data.length
       if (size > most || total > MOST_BYTES) {
         file.terminate()
-        fail(new UnsafeArchive(`“${file.name.slice(0, 120)}” in the archive unfolds to more than ${Math.round(Math.min(most, MOST_BYTES) / 1e6).toLocaleString('en')} MB. Nothing of it was taken.`))
+        fail(new UnsafeArchive(`“${file.name.slice(0, 120)}” in the archive unfolds to more than ${Math.round(Math.min(most, MOST_BYTES) / 1e6).toLocaleString('en')} MB. Nothing was imported.`))
         return
       }
       pieces.push(data)
@@ -74,7 +74,7 @@ export async function readZip(chunks: AsyncIterable<Uint8Array>, wants: (name: s
     try {
       unzip.push(chunk, final)
     } catch (error) {
-      if (!wrong) fail(new UnsafeArchive(`The archive is damaged or cut off, or packed in a way that is not read here (${(error as Error).message}). Nothing of it was taken; pack the files anew as ZIP.`))
+      if (!wrong) fail(new UnsafeArchive(`The archive is damaged or cut off, or packed in a way that is not read here (${(error as Error).message}). Nothing was imported; pack the files anew as ZIP.`))
     }
   }
   for await (const chunk of chunks) {
@@ -83,5 +83,5 @@ export async function readZip(chunks: AsyncIterable<Uint8Array>, wants: (name: s
   }
   push(new Uint8Array(0), true)
   await deliver()
-  if (open > 0) throw new UnsafeArchive('The archive is cut off. Nothing of it was taken; bring it in once more.')
+  if (open > 0) throw new UnsafeArchive('The archive is cut off. Nothing was imported; import it again.')
 }

@@ -94,7 +94,7 @@ export class Imports {
   /** Asks for what is in a file to be imported; a job does it, all or nothing. */
   async start(_actor: Actor, id: string, { mapping, ...asked }: AskedImport & { mapping: Mapping }): Promise<Import> {
     const row = await this.#row(id)
-    if (row.state === 'asked' || row.state === 'done') throw new ProblemError('not-now', row.state === 'done' ? 'What is in this file was imported already. Choose the file again to bring it in once more.' : 'This file is being imported.')
+    if (row.state === 'asked' || row.state === 'done') throw new ProblemError('not-now', row.state === 'done' ? 'What is in this file was imported already. Choose the file again to import it once more.' : 'This file is being imported.')
     if (asked.project) {
       const state = await projectState(this.db, asked.project)
       if (!state) throw notFound('project')

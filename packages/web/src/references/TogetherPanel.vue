@@ -43,7 +43,7 @@ const makeRule = ({ text }: SharedPhrase) =>
   task(async () => {
     if (!project.value) return
     await rules.set(project.value, { ...rules.rules, must: [...rules.rules.must, { phrase: text }] })
-    notices.show(`Every prompt of the project is to say “${text}” now. Its page has the house rules.`)
+    notices.show(`Every prompt of the project is to say “${text}” now. The house rules stand on the project page.`)
   })
 const begin = () =>
   task(async () => {
