@@ -1,10 +1,8 @@
 import Ajv from 'ajv'
 import standaloneCode from 'ajv/dist/standalone/index.js'
-import { build } from 'esbuild'
-import { mkdtemp, rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import { pathToFileURL } from 'node:url'
 import type { Plugin } from 'vite'
+import { evaluate } from './evaluate.ts'
 
 const ID = 'virtual:contract-validators'
 const keyOf = (name: string) => `checked:${name}`
@@ -17,30 +15,12 @@ interface Prepared {
 }
 
 async function prepare(): Promise<Prepared> {
-  // Inside the package, so that the bundle's external imports resolve.
-  const folder = await mkdtemp(join(import.meta.dirname, '../node_modules.contract-'))
-  try {
-    const file = join(folder, 'schemas.mjs')
-    const { metafile } = await build({
-      entryPoints: [join(import.meta.dirname, '../../contract/src/checked-in-browser.ts')],
-      outfile: file,
-      bundle: true,
-      format: 'esm',
-      platform: 'node',
-      metafile: true,
-      logLevel: 'silent',
-    })
-    const { CHECKED_IN_BROWSER, SHARED } = (await import(pathToFileURL(file).href)) as {
-      CHECKED_IN_BROWSER: Record<string, object>
-      SHARED: Record<string, object>
-    }
-    const ajv = new Ajv({ code: { source: true, esm: true, optimize: 2 }, strict: false, inlineRefs: false, unicode: false, logger: false, messages: false })
-    for (const [title, schema] of Object.entries(SHARED)) ajv.addSchema({ ...schema, $id: `shared:${title}` })
-    for (const [name, schema] of Object.entries(CHECKED_IN_BROWSER)) ajv.addSchema({ ...schema, $id: keyOf(name) })
-    return { ajv, names: Object.keys(CHECKED_IN_BROWSER), sources: Object.keys(metafile.inputs).map((input) => join(process.cwd(), input)) }
-  } finally {
-    await rm(folder, { recursive: true, force: true })
-  }
+  const { exports, sources } = await evaluate(join(import.meta.dirname, '../../contract/src/checked-in-browser.ts'))
+  const { CHECKED_IN_BROWSER, SHARED } = exports as { CHECKED_IN_BROWSER: Record<string, object>; SHARED: Record<string, object> }
+  const ajv = new Ajv({ code: { source: true, esm: true, optimize: 2 }, strict: false, inlineRefs: false, unicode: false, logger: false, messages: false })
+  for (const [title, schema] of Object.entries(SHARED)) ajv.addSchema({ ...schema, $id: `shared:${title}` })
+  for (const [name, schema] of Object.entries(CHECKED_IN_BROWSER)) ajv.addSchema({ ...schema, $id: keyOf(name) })
+  return { ajv, names: Object.keys(CHECKED_IN_BROWSER), sources }
 }
 
 /**

@@ -12,6 +12,7 @@ import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as series } from './series-migration.ts'
 import { up as shelf } from './shelf-migration.ts'
+import { up as shelfFlags } from './shelf-flags-migration.ts'
 import { up as shelfParts } from './shelf-parts-migration.ts'
 import { up as templates } from './templates-migration.ts'
 import { up as trials } from './trials-migration.ts'
@@ -35,6 +36,7 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-26-series', up: series },
   { name: '2026-11-27-shelf-parts', up: shelfParts },
   { name: '2026-12-01-present-words', up: presentWords },
+  { name: '2026-12-01-shelf-flags', up: shelfFlags },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

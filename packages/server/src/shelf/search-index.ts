@@ -63,6 +63,11 @@ export class SearchIndex {
 
   #batch(): Promise<number> {
     return this.db.transaction(async (trx) => {
+      // Locked first and read in a statement of its own: one that locks as it reads would take the draft as it is now
+      // and the prompt as it was when the statement began, and what was written between would never be found.
+      const { rows: locked } = await trx.raw<{ rows: { prompt_id: string }[] }>('select prompt_id from drafts where search_stale limit ? for update skip locked', [BATCH])
+      if (locked.length === 0) return 0
+      const ids = locked.map(({ prompt_id }) => prompt_id)
       const { rows } = await trx.raw<{ rows: StaleRow[] }>(
         `select d.prompt_id, x.project_id, x.status, x.tags, x.template_id, coalesce(nullif(x.title, ''), d.first_words) as title, x.note, d.body,
            greatest(x.changed_at, d.saved_at) as changed, x.deleted_at is not null or x.merged_into is not null as deleted, n.*,
@@ -72,10 +77,9 @@ export class SearchIndex {
            select count(*) filter (where state = 'stored')::int as proofs, count(*) filter (where verdict = 'keep')::int as keepers, count(*) filter (where verdict = 'drop')::int as dropped,
              array_agg(distinct engine->>'id') filter (where state = 'stored') as tried_on, string_agg(nullif(note, ''), ' ') as proof_notes
            from proofs where ${OF_IT_OR_MERGED} and deleted_at is null) n
-         where d.search_stale limit ? for update of d skip locked`,
-        [BATCH],
+         where d.prompt_id = any(?)`,
+        [ids],
       )
-      if (rows.length === 0) return 0
       const texts = (of: (row: StaleRow) => string) => rows.map((row) => plain(of(row)))
       const values = rows.map((row) => ({
         prompt_id: row.prompt_id,
@@ -109,8 +113,8 @@ export class SearchIndex {
           order by 1 on conflict do nothing`,
         [rows.map((row) => row.prompt_id), texts(({ title }) => title), texts(({ tags }) => tags.join(' ')), texts(({ body }) => `${body.text} ${body.leaveOut.join(' ')}`), texts(({ note, proof_notes }) => `${note} ${proof_notes ?? ''}`), JSON.stringify(values)],
       )
-      await trx('drafts').whereIn('prompt_id', rows.map((row) => row.prompt_id)).update({ search_stale: false })
-      return rows.length
+      await trx('drafts').whereIn('prompt_id', ids).update({ search_stale: false })
+      return ids.length
     })
   }
 }

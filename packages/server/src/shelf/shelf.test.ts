@@ -40,6 +40,16 @@ describe('the Shelf', () => {
     expect((await found({ q: 'zzzzzz' })).names).toEqual([])
   })
 
+  it('never loses what is written just while it brings something up to date', async () => {
+    const { id } = await server.prompt('a quiet lake, changed again and again')
+    for (let i = 0; i < 40; i++) {
+      const tag = `turn${i}`
+      await Promise.all([server.call(changePrompt, { params: { prompt: id }, body: { tags: [tag] } }), ...Array.from({ length: 4 }, () => server.call(searchShelf, { query: { q: 'quiet lake' } }))])
+      expect((await server.call(searchShelf, { query: { tag } })).rows.map((row) => row.id)).toEqual([id])
+    }
+    await server.call(deletePrompt, { params: { prompt: id } })
+  })
+
   it('filters by tag, status and project, and lists the last changed first', async () => {
     expect((await found({})).names).toEqual(['jar', 'train', 'fox'])
     expect((await found({ tag: 'poster' })).names).toEqual(['train'])

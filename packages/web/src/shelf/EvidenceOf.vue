@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { type Evidence, readEvidence } from '@idolon/contract'
-import { computed, shallowRef } from 'vue'
+import { computed } from 'vue'
 import { call } from '../api/call.ts'
-import { useTask } from '../notices/notices.ts'
+import { usePageData } from '../api/page-data.ts'
 import { counted, sayRecord as record, sayWhen } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import SameOf from './SameOf.vue'
@@ -10,9 +10,11 @@ import SameOf from './SameOf.vue'
 /** What a prompt has shown it can do: kept of tried by engine, when it was last used, what it came from and what came from it; and what says the same in other words. */
 const props = defineProps<{ promptId: string; title: string }>()
 const projects = useProjects()
-const task = useTask()
-const evidence = shallowRef<Evidence>()
-void task(async () => (evidence.value = await call(readEvidence, { params: { prompt: props.promptId } })))
+const { data: evidence } = usePageData<Evidence>({
+  key: () => ['evidence', props.promptId],
+  read: (signal) => call(readEvidence, { params: { prompt: props.promptId }, signal }),
+  on: ({ kind, promptId }) => promptId === props.promptId && (kind === 'prompt' || kind === 'proof'),
+})
 const ancestors = computed(() => evidence.value?.family.filter(({ steps }) => steps < 0) ?? [])
 const offspring = computed(() => evidence.value?.family.filter(({ steps }) => steps > 0) ?? [])
 </script>

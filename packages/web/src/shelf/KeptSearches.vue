@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { deleteSearch, keepSearch, type KeptSearch, listSearches } from '@idolon/contract'
-import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 
 /** Searches kept under a name: words that bring them back, and a way to keep the one at hand. */
 const props = defineProps<{ given: Record<string, string> }>()
 const notices = useNotices()
 const task = useTask()
-const all = shallowRef<KeptSearch[]>([])
+const { data, load } = usePageData<KeptSearch[]>({ key: () => ['kept searches'], read: (signal) => call(listSearches, { signal }) })
+const all = computed(() => data.value ?? [])
 const naming = ref(false)
 const name = ref('')
 const field = useTemplateRef<HTMLInputElement>('field')
 const newId = () => crypto.randomUUID()
-const load = () => task(async () => (all.value = await call(listSearches, {})))
-void load()
 const same = (query: Record<string, string>) => JSON.stringify(Object.entries(query).sort()) === JSON.stringify(Object.entries(props.given).sort())
 const here = computed(() => all.value.find(({ query }) => same(query)))
 

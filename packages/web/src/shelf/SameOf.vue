@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mergePrompts, type NearPrompt, readNear, saySame, unmergePrompt } from '@idolon/contract'
-import { computed, shallowRef } from 'vue'
+import { computed } from 'vue'
 import { call } from '../api/call.ts'
+import { usePageData } from '../api/page-data.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayRecord } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
@@ -11,10 +12,12 @@ const props = defineProps<{ promptId: string; title: string; /** Says so where t
 const projects = useProjects()
 const notices = useNotices()
 const task = useTask()
-const near = shallowRef<NearPrompt[]>()
 const params = { prompt: props.promptId }
-const load = () => task(async () => (near.value = await call(readNear, { params })))
-void load()
+const { data: near, load } = usePageData<NearPrompt[]>({
+  key: () => ['near', props.promptId],
+  read: (signal) => call(readNear, { params, signal }),
+  on: (event, shown) => (event.kind === 'prompt' || event.kind === 'proof') && (event.promptId === props.promptId || (shown?.some(({ promptId }) => promptId === event.promptId) ?? false)),
+})
 const same = computed(() => near.value?.filter(({ said, merged }) => said !== 'other' && !merged) ?? [])
 const merged = computed(() => near.value?.filter((one) => one.merged) ?? [])
 const apart = computed(() => near.value?.filter(({ said, merged: within }) => said === 'other' && !within) ?? [])
