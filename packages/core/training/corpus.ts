@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { FACETS, type Facet } from '../src/facet.ts'
+import { FACETS } from '../src/facets.ts'
+import type { Facet } from '../src/facet.ts'
 
 /** A labelled range; `facet` is undefined for noise. */
 export interface Label {

@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../src/facet.ts'
+import { FACETS } from '../src/facets.ts'
+import type { Facet } from '../src/facet.ts'
 import type { Reading } from '../src/read/reading.ts'
 import { ARTICLES, PREPOSITIONS } from '../src/read/words/function-words.ts'
 import { type Example, facetNo } from './corpus.ts'

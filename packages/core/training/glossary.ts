@@ -2,7 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Value } from '@sinclair/typebox/value'
 import papaparse from 'papaparse'
-import { FACETS, type Facet } from '../src/facet.ts'
+import { FACETS } from '../src/facets.ts'
+import type { Facet } from '../src/facet.ts'
 import { GlossaryEntry } from '../src/glossary/entry.ts'
 
 const FIELDS = ['term', 'also', 'does', 'broader', 'near', 'excludes', 'brings', 'instead'] as const

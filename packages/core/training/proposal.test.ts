@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { Draft } from '../src/draft/draft.ts'
+import type { Draft } from '../src/draft/shape.ts'
 import { applyEdit } from '../src/draft/edit.ts'
 import { fixedFacetsOf } from '../src/phrase/marks.ts'
 import { createReader } from '../src/reader.ts'

@@ -6,7 +6,7 @@
 import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { FACETS } from '../src/facet.ts'
+import { FACETS } from '../src/facets.ts'
 import { packTables, unpackTables } from '../src/read/model/tables.ts'
 import { Reader } from '../src/read/reader.ts'
 import { englishTagger } from '../src/read/tagger.ts'

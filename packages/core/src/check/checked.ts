@@ -1,4 +1,4 @@
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import type { EngineProfile } from '../engine/profile.ts'
 import type { Facet } from '../facet.ts'
 import type { Found, TermFinder } from '../glossary/term-finder.ts'

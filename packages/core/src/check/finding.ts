@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { Edit } from '../draft/edit.ts'
+import { Edit } from '../draft/edit-shape.ts'
 import { Facet } from '../facet.ts'
 
 /** The kinds of finding, each with its usual severity: how much of a try it would cost. */

@@ -1,5 +1,6 @@
-import type { Draft } from '../draft/draft.ts'
-import { type Edit, editBetween } from '../draft/edit.ts'
+import type { Draft } from '../draft/shape.ts'
+import type { Edit } from '../draft/edit-shape.ts'
+import { editBetween } from '../draft/edit.ts'
 import { mapMarks, changeText, type TextChange } from '../draft/text-change.ts'
 import { removePhrase } from '../phrase/remove.ts'
 import type { TextRange } from '../text-range.ts'

@@ -1,4 +1,4 @@
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import type { Reading } from '../read/reading.ts'
 import { type Around, type Check, Checked } from './checked.ts'
 import { contradiction } from './contradiction.ts'

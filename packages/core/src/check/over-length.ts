@@ -1,4 +1,4 @@
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import type { EngineProfile } from '../engine/profile.ts'
 import { lengthIn, outputFor, sayLimit } from '../output/output.ts'
 import type { Check } from './checked.ts'

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { LeaveOutEntry } from '../draft/draft.ts'
+import { LeaveOutEntry } from '../draft/shape.ts'
 import { Facet } from '../facet.ts'
 
 const words = Type.String({ minLength: 1, maxLength: 200 })

@@ -1,4 +1,4 @@
-import type { Settings } from '../draft/draft.ts'
+import type { Settings } from '../draft/shape.ts'
 import { headOf } from '../english/noun.ts'
 import type { Facet } from '../facet.ts'
 import type { Phrase, Reading } from '../read/reading.ts'

@@ -1,7 +1,10 @@
 import fc from 'fast-check'
-import { emptyDraft, type Draft } from './draft.ts'
-import { applyEdit, type Edit } from './edit.ts'
-import { addMark, type Mark } from './mark.ts'
+import { emptyDraft } from './draft.ts'
+import type { Draft } from './shape.ts'
+import { applyEdit } from './edit.ts'
+import type { Edit } from './edit-shape.ts'
+import { addMark } from './mark.ts'
+import type { Mark } from './mark-shape.ts'
 import { mapMarks, type TextChange } from './text-change.ts'
 
 const markOn = (length: number): fc.Arbitrary<Mark> =>

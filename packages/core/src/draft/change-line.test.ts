@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { runChanges, versionChanges } from './change-line.ts'
-import type { VersionBody } from './draft.ts'
+import type { VersionBody } from './shape.ts'
 
 const body = (text: string, rest: Partial<VersionBody> = {}): VersionBody => ({ text, marks: [], leaveOut: [], references: [], ...rest })
 

@@ -1,5 +1,6 @@
-import { type EngineChoice, nameOfChoice, type Settings, type VersionBody } from './draft.ts'
-import type { Mark } from './mark.ts'
+import type { EngineChoice, Settings, VersionBody } from './shape.ts'
+import { nameOfChoice } from './draft.ts'
+import type { Mark } from './mark-shape.ts'
 import { wordDiff } from './word-diff.ts'
 
 const LONGEST = 48

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDraft, draftAndEdit } from './arbitrary-draft.test-support.ts'
-import { emptyDraft, MAX_TEXT, type Draft } from './draft.ts'
+import { emptyDraft, MAX_TEXT } from './draft.ts'
+import type { Draft } from './shape.ts'
 import { applyEdit, editBetween, EditError, invertEdit, sameVersion } from './edit.ts'
 import { laneOf } from './mark.ts'
 

@@ -1,36 +1,9 @@
-import { Type, type Static } from '@sinclair/typebox'
-import { emptyDraft, EngineChoice, LeaveOutEntry, MAX_LEAVE_OUT, MAX_TEXT, nameOfChoice, ReferenceUse, settingKey, SettingValue, versionBodyOf } from './draft.ts'
-import type { Draft, Settings, VersionBody } from './draft.ts'
-import { addMark, Mark, marksWithout } from './mark.ts'
-import { applySplice, spliceBetween, spliceFits, spliceOf } from './splice.ts'
-import { changesFit, changeText, invertChanges, mapMarks, TextChange } from './text-change.ts'
-
-/**
- * One change of a draft, as a value. Text changes come first; marks follow
- * the text by themselves, and `marks` speaks of the text as it is afterwards.
- */
-export const Edit = Type.Object(
-  {
-    text: Type.Optional(Type.Array(TextChange, { maxItems: 5_000 })),
-    marks: Type.Optional(
-      Type.Object(
-        { remove: Type.Array(Mark, { maxItems: 2_000 }), add: Type.Array(Mark, { maxItems: 2_000 }) },
-        { additionalProperties: false },
-      ),
-    ),
-    leaveOut: Type.Optional(spliceOf(LeaveOutEntry)),
-    settings: Type.Optional(
-      Type.Record(settingKey, Type.Union([SettingValue, Type.Null()]), {
-        additionalProperties: false,
-        description: 'New values by key; null takes a setting away.',
-      }),
-    ),
-    engines: Type.Optional(spliceOf(EngineChoice)),
-    references: Type.Optional(spliceOf(ReferenceUse)),
-  },
-  { title: 'Edit', additionalProperties: false },
-)
-export type Edit = Static<typeof Edit>
+import { emptyDraft, MAX_LEAVE_OUT, MAX_TEXT, nameOfChoice, versionBodyOf } from './draft.ts'
+import type { Edit } from './edit-shape.ts'
+import { addMark, marksWithout } from './mark.ts'
+import type { Draft, EngineChoice, ReferenceUse, Settings, VersionBody } from './shape.ts'
+import { applySplice, spliceBetween, spliceFits } from './splice.ts'
+import { changesFit, changeText, invertChanges, mapMarks, type TextChange } from './text-change.ts'
 
 /** Why an edit cannot be applied to a draft. */
 export class EditError extends Error {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addMark, laneOf, type Mark, markKey, marksWithout, sortMarks } from './mark.ts'
+import { addMark, laneOf, markKey, marksWithout, sortMarks } from './mark.ts'
+import type { Mark } from './mark-shape.ts'
 
 const mark = fc.tuple(fc.nat(20), fc.integer({ min: 1, max: 8 }), fc.integer({ min: 0, max: 3 })).map(([from, length, kind]): Mark => {
   const range = { from, to: from + length }

@@ -1,5 +1,6 @@
-import type { Draft } from './draft.ts'
-import { applyEdit, type Edit, editBetween } from './edit.ts'
+import type { Draft } from './shape.ts'
+import { applyEdit, editBetween } from './edit.ts'
+import type { Edit } from './edit-shape.ts'
 import { addMark, markKey } from './mark.ts'
 import { applySplice, type Splice } from './splice.ts'
 import { changeText, mapMarks, mapPlace, type TextChange } from './text-change.ts'

@@ -1,21 +1,9 @@
-import { Type, type TSchema } from '@sinclair/typebox'
-
 /** One change of a list: at `at`, take `remove` entries out and put `insert` in. */
 export interface Splice<T> {
   at: number
   remove: number
   insert: T[]
 }
-
-export const spliceOf = <T extends TSchema>(entry: T) =>
-  Type.Object(
-    {
-      at: Type.Integer({ minimum: 0 }),
-      remove: Type.Integer({ minimum: 0 }),
-      insert: Type.Array(entry, { maxItems: 500 }),
-    },
-    { additionalProperties: false },
-  )
 
 export const spliceFits = (splice: Splice<unknown>, length: number): boolean => splice.at + splice.remove <= length
 

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import type { Mark } from './mark.ts'
+import type { Mark } from './mark-shape.ts'
 import { sortMarks } from './mark.ts'
 
 /** Replaces `from` to `to` of the text before the edit by `insert`. */

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { ReferenceRole } from '../draft/draft.ts'
+import { ReferenceRole } from '../draft/shape.ts'
 import { Facet } from '../facet.ts'
 import { Connection } from './connection.ts'
 

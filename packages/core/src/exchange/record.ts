@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { Draft } from '../draft/draft.ts'
+import { Draft } from '../draft/shape.ts'
 
 /** A prompt as it leaves Idolon: what is known of it, and its draft. */
 export const PromptRecord = Type.Object(

@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox'
+import type { Fault } from './shape.ts'
 
 /** What can be wrong with a proof, in words. */
 export const FAULTS = {
@@ -11,9 +11,6 @@ export const FAULTS = {
   clutter: 'clutter',
   other: 'other',
 } as const
-
-export type Fault = keyof typeof FAULTS
-export const Fault = Type.Unsafe<Fault>(Type.Union(Object.keys(FAULTS).map((fault) => Type.Literal(fault)), { title: 'Fault' }))
 
 /** How often a fault was seen in what an engine made. */
 export interface FaultCount {

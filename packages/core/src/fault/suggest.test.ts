@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { emptyDraft, type Draft } from '../draft/draft.ts'
+import { emptyDraft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import { applyEdit } from '../draft/edit.ts'
 import { SHIPPED_ENGINES } from '../engine/index.ts'
 import type { Phrase } from '../read/reading.ts'
-import { countFaults, type Fault, type FaultCount } from './fault.ts'
+import { countFaults, type FaultCount } from './fault.ts'
+import type { Fault } from './shape.ts'
 import { type Offer, suggestFromFaults } from './suggest.ts'
 
 const draft = (text: string, more: Partial<Draft> = {}): Draft => ({ ...emptyDraft(), text, engines: [{ engine: 'brayer' }], ...more })

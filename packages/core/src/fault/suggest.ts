@@ -1,12 +1,14 @@
-import type { Draft, EngineChoice, Settings } from '../draft/draft.ts'
-import { type Edit, editBetween } from '../draft/edit.ts'
+import type { Draft, EngineChoice, Settings } from '../draft/shape.ts'
+import type { Edit } from '../draft/edit-shape.ts'
+import { editBetween } from '../draft/edit.ts'
 import { addMark } from '../draft/mark.ts'
 import type { EngineProfile } from '../engine/profile.ts'
 import type { Facet } from '../facet.ts'
 import { insertPhrase } from '../phrase/insert.ts'
 import { covered, emphasisOf } from '../phrase/marks.ts'
 import type { Phrase } from '../read/reading.ts'
-import { type Fault, type FaultCount, FAULTS } from './fault.ts'
+import type { Fault } from './shape.ts'
+import { type FaultCount, FAULTS } from './fault.ts'
 
 /** What would be changed, with the edit that does it. */
 export interface Offer {

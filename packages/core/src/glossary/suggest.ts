@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import type { Phrase } from '../read/reading.ts'
 import { scan } from '../read/scan.ts'
 import { isFunctionWord } from '../read/words/function-words.ts'

@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import { scan, type Token } from '../read/scan.ts'
 
 /** A term found in a text: the facets it stands in as bits (subject is 1), and where in the term a word is. */

@@ -1,6 +1,8 @@
 import { type Static, Type } from '@sinclair/typebox'
-import { type Draft, emptyDraft, EngineChoice, LeaveOutEntry } from '../draft/draft.ts'
-import { addMark, type Mark } from '../draft/mark.ts'
+import { type Draft, EngineChoice, LeaveOutEntry } from '../draft/shape.ts'
+import { emptyDraft } from '../draft/draft.ts'
+import { addMark } from '../draft/mark.ts'
+import type { Mark } from '../draft/mark-shape.ts'
 import { Criterion } from './criteria/index.ts'
 import { HelperValues } from './helper.ts'
 

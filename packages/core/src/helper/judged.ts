@@ -1,5 +1,5 @@
 import type { Finding } from '../check/finding.ts'
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import type { Reader } from '../read/reader.ts'
 import type { Judged } from './criteria/criterion.ts'
 import type { AnswerKind } from './helper.ts'

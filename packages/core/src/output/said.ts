@@ -1,5 +1,5 @@
-import type { Draft } from '../draft/draft.ts'
-import { FACETS } from '../facet.ts'
+import type { Draft } from '../draft/shape.ts'
+import { FACETS } from '../facets.ts'
 import type { EngineProfile } from '../engine/profile.ts'
 import { covered, emphasisOf } from '../phrase/marks.ts'
 import type { Phrase, Reading } from '../read/reading.ts'

@@ -1,4 +1,4 @@
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import type { TextRange } from '../text-range.ts'
 
 function piecesThatShow(draft: Pick<Draft, 'text' | 'marks'>): TextRange[] {

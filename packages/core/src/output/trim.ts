@@ -1,5 +1,6 @@
-import type { Draft } from '../draft/draft.ts'
-import { applyEdit, type Edit } from '../draft/edit.ts'
+import type { Draft } from '../draft/shape.ts'
+import { applyEdit } from '../draft/edit.ts'
+import type { Edit } from '../draft/edit-shape.ts'
 import type { EngineProfile } from '../engine/profile.ts'
 import { removalOf } from '../check/fixes.ts'
 import { covered, emphasisOf, fixedFacetsOf } from '../phrase/marks.ts'

@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import type { TextChange } from '../draft/text-change.ts'
 import type { Phrase } from '../read/reading.ts'
 

@@ -1,5 +1,6 @@
-import type { Draft } from '../draft/draft.ts'
-import { type Edit, editBetween } from '../draft/edit.ts'
+import type { Draft } from '../draft/shape.ts'
+import type { Edit } from '../draft/edit-shape.ts'
+import { editBetween } from '../draft/edit.ts'
 import { addMark } from '../draft/mark.ts'
 import { changeText, mapMarks, type TextChange } from '../draft/text-change.ts'
 import { isFunctionWord } from '../read/words/function-words.ts'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Mark } from '../draft/mark.ts'
+import type { Mark } from '../draft/mark-shape.ts'
 import { shownText } from '../output/shown-text.ts'
 import type { Phrase } from '../read/reading.ts'
 import { covered, emphasised, emphasisOf, toggledOff, withoutMarks } from './marks.ts'

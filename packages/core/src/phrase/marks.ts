@@ -1,4 +1,5 @@
-import { addMark, type Mark, sortMarks } from '../draft/mark.ts'
+import { addMark, sortMarks } from '../draft/mark.ts'
+import type { Mark } from '../draft/mark-shape.ts'
 import type { FixedFacet } from '../read/reader.ts'
 import type { TextRange } from '../text-range.ts'
 import { withLead } from './surroundings.ts'

@@ -1,5 +1,6 @@
-import type { Mark } from '../draft/mark.ts'
-import { FACETS, type Facet } from '../facet.ts'
+import type { Mark } from '../draft/mark-shape.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import type { Phrase, Reading } from '../read/reading.ts'
 import { covered, type Emphasis, emphasisOf } from './marks.ts'
 

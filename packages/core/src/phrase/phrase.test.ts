@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Draft, emptyDraft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
+import { emptyDraft } from '../draft/draft.ts'
 import { applyEdit, invertEdit } from '../draft/edit.ts'
 import { changeText } from '../draft/text-change.ts'
 import type { Phrase } from '../read/reading.ts'

@@ -1,5 +1,6 @@
-import type { Draft, Settings } from '../draft/draft.ts'
-import { type Edit, editBetween } from '../draft/edit.ts'
+import type { Draft, Settings } from '../draft/shape.ts'
+import type { Edit } from '../draft/edit-shape.ts'
+import { editBetween } from '../draft/edit.ts'
 import { changeText, mapMarks, type TextChange } from '../draft/text-change.ts'
 import { findSettings, settingOf } from '../read/noise/setting.ts'
 import { entriesOf, findLeaveOuts } from '../read/noise/leave-out.ts'

@@ -1,4 +1,4 @@
-import type { Settings } from '../draft/draft.ts'
+import type { Settings } from '../draft/shape.ts'
 
 /** One field of a picture's metadata, whatever it is called. */
 export interface MetadataField {

@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox'
-import { ReferenceRole } from '../draft/draft.ts'
+import { ReferenceRole } from '../draft/shape.ts'
 import { Facet } from '../facet.ts'
 
 /** Shapes of what is read of a picture. What a picture does not settle is null, never a guess. */

@@ -1,4 +1,5 @@
-import { type Facet, FACETS } from '../facet.ts'
+import type { Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
 import type { PictureReading } from './shape.ts'
 import { paletteWords } from './say/phrases.ts'
 

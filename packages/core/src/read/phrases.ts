@@ -1,4 +1,4 @@
-import { FACETS } from '../facet.ts'
+import { FACETS } from '../facets.ts'
 import { LABELS } from './model/chain.ts'
 import { GAP, type Item, quotedTokens } from './model/features.ts'
 import type { Phrase } from './reading.ts'

@@ -1,5 +1,5 @@
-import { FACETS } from '../facet.ts'
-import type { Settings } from '../draft/draft.ts'
+import { FACETS } from '../facets.ts'
+import type { Settings } from '../draft/shape.ts'
 import { findLeadIns } from './noise/lead-in.ts'
 import { entriesOf, findLeaveOuts, listLength } from './noise/leave-out.ts'
 import type { TextRange } from '../text-range.ts'

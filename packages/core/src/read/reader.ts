@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import { TermIndex } from '../glossary/term-index.ts'
 import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
 import { LABELS, likeliest, marginals } from './model/chain.ts'

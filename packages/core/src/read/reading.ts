@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { Settings } from '../draft/draft.ts'
+import { Settings } from '../draft/shape.ts'
 import { Facet } from '../facet.ts'
 
 const place = {

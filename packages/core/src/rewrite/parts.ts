@@ -1,5 +1,5 @@
 import { covered } from '../phrase/marks.ts'
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import type { Noise, Phrase, Reading } from '../read/reading.ts'
 import { ARTICLES, isFunctionWord } from '../read/words/function-words.ts'
 import type { TextRange } from '../text-range.ts'

@@ -1,5 +1,5 @@
-import type { Draft } from '../draft/draft.ts'
-import type { Edit } from '../draft/edit.ts'
+import type { Draft } from '../draft/shape.ts'
+import type { Edit } from '../draft/edit-shape.ts'
 import { fixedFacetsOf } from '../phrase/marks.ts'
 import type { Reader } from '../read/reader.ts'
 import type { Reading } from '../read/reading.ts'

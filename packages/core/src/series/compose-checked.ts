@@ -1,5 +1,5 @@
 import { emptyDraft } from '../draft/draft.ts'
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import { CHECKS } from '../check/index.ts'
 import { Checked } from '../check/checked.ts'
 import type { Finding } from '../check/finding.ts'

@@ -1,5 +1,6 @@
-import type { Draft } from '../draft/draft.ts'
-import { addMark, type Mark } from '../draft/mark.ts'
+import type { Draft } from '../draft/shape.ts'
+import { addMark } from '../draft/mark.ts'
+import type { Mark } from '../draft/mark-shape.ts'
 import { articleFor } from '../english/article.ts'
 import { wantsArticle } from '../english/noun.ts'
 import { literal } from '../english/whole-word.ts'

@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { wholeWords } from '../english/whole-word.ts'
-import type { Mark } from '../draft/mark.ts'
-import { EngineChoice, LeaveOutEntry, ReferenceUse, Settings } from '../draft/draft.ts'
+import type { Mark } from '../draft/mark-shape.ts'
+import { EngineChoice, LeaveOutEntry, ReferenceUse, Settings } from '../draft/shape.ts'
 
 const closed = { additionalProperties: false } as const
 const line = (maxLength: number, minLength = 0) => Type.String({ minLength, maxLength, pattern: '^[^\\u0000\\n\\r]*$' })

@@ -1,7 +1,7 @@
 import { headOf, singularOf } from '../english/noun.ts'
 import type { WordTable } from '../read/words/word-table.ts'
 import { composeScene, type PartNow } from './compose.ts'
-import type { Draft } from '../draft/draft.ts'
+import type { Draft } from '../draft/shape.ts'
 import type { PartBody } from './part.ts'
 import { blankScene } from './scene.ts'
 import type { SheetList } from './sheet-places.ts'

@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 
 /** What is looked for on the Shelf: words anywhere, and terms that a facet says. */
 export interface ShelfWords {

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { LeaveOutEntry, MAX_LEAVE_OUT, MAX_TEXT } from '../draft/draft.ts'
+import { LeaveOutEntry } from '../draft/shape.ts'
+import { MAX_LEAVE_OUT, MAX_TEXT } from '../draft/draft.ts'
 import { Facet } from '../facet.ts'
 import { readTemplate, slotsOf, type TemplateProblem } from './template.ts'
 

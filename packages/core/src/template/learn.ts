@@ -1,4 +1,5 @@
-import { type Facet, FACETS } from '../facet.ts'
+import type { Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
 import type { Phrase } from '../read/reading.ts'
 import { blankSlot, type SlotValues, type TemplateSlot } from './body.ts'
 import { commonRuns } from './common-runs.ts'

@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import { blankSlot, type TemplateBody } from './body.ts'
 
 /** A slot as it is written below: its name, its facet where the name does not say it, what it says by itself, and other options. */

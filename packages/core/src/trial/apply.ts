@@ -1,4 +1,4 @@
-import type { Draft, EngineChoice, Settings } from '../draft/draft.ts'
+import type { Draft, EngineChoice, Settings } from '../draft/shape.ts'
 import { applyEdit } from '../draft/edit.ts'
 import { changesBetween } from '../draft/rebase.ts'
 import { fillTemplate } from '../template/fill/fill.ts'

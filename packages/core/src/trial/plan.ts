@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { EngineChoice, MAX_TEXT, settingKey, SettingValue } from '../draft/draft.ts'
+import { EngineChoice, settingKey, SettingValue } from '../draft/shape.ts'
+import { MAX_TEXT } from '../draft/draft.ts'
 import { MAX_VALUE, SlotValues, TemplateSlot } from '../template/body.ts'
 
 /** Most combinations of one plan. */

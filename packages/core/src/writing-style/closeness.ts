@@ -1,4 +1,4 @@
-import { FACETS } from '../facet.ts'
+import { FACETS } from '../facets.ts'
 import { type Example, learnWritingStyle } from './learn.ts'
 import { type WritingStyleBody, MIN_EXAMPLES } from './writing-style.ts'
 import { endsWithStop, isProse, wordCount } from './writing.ts'

@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import type { WritingStyleBody, StyleFacet } from './writing-style.ts'
 
 const SEPARATORS: Readonly<Record<string, WritingStyleBody['separator']>> = { commas: ', ', semicolons: '; ', 'full stops': '. ', 'upright strokes': ' | ', 'line ends': '\n' }

@@ -1,4 +1,5 @@
-import { FACETS, type Facet } from '../facet.ts'
+import { FACETS } from '../facets.ts'
+import type { Facet } from '../facet.ts'
 import type { Phrase } from '../read/reading.ts'
 import { type WritingStyleBody, MAX_EXAMPLES, MIN_EXAMPLES } from './writing-style.ts'
 import { endsWithStop, isProse, separatorOf, wordCount } from './writing.ts'

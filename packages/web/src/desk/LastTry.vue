@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { type Proof, type Run, stopRun } from '@idolon/contract'
 import { mdiHistory, mdiStop, mdiViewGridOutline } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { call } from '../api/call.ts'
 import { useTask } from '../notices/notices.ts'
-import ImportPictures from '../proofs/ImportPictures.vue'
 import { useTileSteps } from '../proofs/tile-steps.ts'
 import ProofTile from '../proofs/ProofTile.vue'
 import { counted, sayExactly, sayWhen } from '../shared/said.ts'
 import { useNow } from '../shared/use-now.ts'
 import { useEngines } from '../stores/engines.ts'
+
+/** For runs whose pictures are made elsewhere. */
+const ImportPictures = defineAsyncComponent(() => import('../proofs/ImportPictures.vue'))
 
 /** What came back from the last try, always in sight: its pictures in one row, how far it is, and a way to stop it. */
 const props = defineProps<{ promptId: string; run: Run | undefined; starting: boolean; expected: number; changes: number; height: number }>()

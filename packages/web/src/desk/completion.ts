@@ -1,4 +1,4 @@
-import { autocompletion, closeCompletion, completionKeymap, type Completion, type CompletionResult, type CompletionSource } from '@codemirror/autocomplete'
+import { autocompletion, closeCompletion, completionKeymap, type Completion, type CompletionResult, type CompletionSource, startCompletion } from '@codemirror/autocomplete'
 import type { Extension } from '@codemirror/state'
 import { EditorView, keymap } from '@codemirror/view'
 import type { ProjectPhrase } from '@idolon/contract'
@@ -54,3 +54,8 @@ export const phraseCompletion = (sources: CompletionSources): Extension => [
   // Terms are on their way while the writer goes elsewhere; nothing opens behind them.
   EditorView.domEventHandlers({ blur: (_, view) => void closeCompletion(view) }),
 ]
+
+/** Offers what there is for what stands before the caret now, for one who wrote it before phrases could be offered. */
+export const offerCompletions = (view: EditorView): void => {
+  if (view.hasFocus) startCompletion(view)
+}

@@ -1,5 +1,5 @@
 import { defaultKeymap, historyKeymap, redo, redoDepth, undo, undoDepth } from '@codemirror/commands'
-import { EditorState, Transaction } from '@codemirror/state'
+import { Compartment, EditorState, Transaction } from '@codemirror/state'
 import { EditorView, keymap, placeholder } from '@codemirror/view'
 import { readPrompt, type Prompt } from '@idolon/contract'
 import { type Draft, type Edit, editBetween, fixedFacetsOf, isEmptyEdit, MAX_TEXT } from '@idolon/core'
@@ -15,7 +15,7 @@ import { termHover } from '../reading/term-hover.ts'
 import { useGlossary } from '../stores/glossary.ts'
 import { usePhrases } from '../stores/phrases.ts'
 import { useRules } from '../stores/rules.ts'
-import { phraseCompletion } from './completion.ts'
+import type { CompletionSources } from './completion.ts'
 import { DraftSaver, sendOrphan } from './draft-saver.ts'
 import { draftExtensions, draftOf, editOf, fromServer, onTooLong, transactionFor } from './draft-state.ts'
 import { clientsWithEdits, deleteLocally, holdClient, type LocalDraft, takeOver } from './local-drafts.ts'
@@ -69,6 +69,25 @@ export function useDraftSession(prompt: Prompt) {
     }
   }
 
+  const completing = new Compartment()
+  const completions: CompletionSources = {
+    phrases: () => phrases.all,
+    own: () => [...rules.rules.colours.map(({ name }) => ({ text: name, detail: 'colour, house rules' })), ...vocabulary.own.flatMap(({ entry }) => [entry.term, ...(entry.also ?? [])].map((text) => ({ text, detail: `${entry.facet}, your term` })))],
+    terms: (typed, most) => reading.ask('complete', { typed, most }),
+  }
+  /** Completion is loaded when something is first written: nobody needs it before. */
+  let completed: Promise<void> | undefined
+  const loadCompletion = () =>
+    import('./completion.ts').then(
+      ({ offerCompletions, phraseCompletion }) => {
+        if (leaving.signal.aborted) return
+        view.dispatch({ effects: completing.reconfigure(phraseCompletion(completions)) })
+        offerCompletions(view)
+      },
+      // Writing goes on without it; the next letter asks again.
+      () => (completed = undefined),
+    )
+
   const view = new EditorView({
     state: EditorState.create({
       doc: prompt.draft.text,
@@ -77,11 +96,7 @@ export function useDraftSession(prompt: Prompt) {
         phraseHighlight,
         findingMarks,
         cutMark,
-        phraseCompletion({
-          phrases: () => phrases.all,
-          own: () => [...rules.rules.colours.map(({ name }) => ({ text: name, detail: 'colour, house rules' })), ...vocabulary.own.flatMap(({ entry }) => [entry.term, ...(entry.also ?? [])].map((text) => ({ text, detail: `${entry.facet}, your term` })))],
-          terms: (typed, most) => reading.ask('complete', { typed, most }),
-        }),
+        completing.of([]),
         termHover(() => ({ glossary: vocabulary.glossary, associations: vocabulary.associations })),
         // Ctrl Enter tries the prompt; the editor's own command would put an empty line into it first.
         keymap.of([...historyKeymap, ...defaultKeymap.filter(({ key }) => key !== 'Mod-Enter')]),
@@ -93,6 +108,7 @@ export function useDraftSession(prompt: Prompt) {
         }),
         EditorView.updateListener.of((update) => {
           if (update.selectionSet || update.docChanged) caret.value = update.state.selection.main.head
+          if (update.docChanged) completed ??= loadCompletion()
           // What is only shown over the text changes nothing of the draft.
           const changes = (tr: Transaction) => tr.docChanged || tr.effects.some((effect) => !effect.is(pointAt) && !effect.is(showFindings) && !effect.is(showCut))
           if (update.transactions.some(changes)) see(update.transactions, update.state)

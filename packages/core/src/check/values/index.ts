@@ -1,4 +1,4 @@
-import { FACETS } from '../../facet.ts'
+import { FACETS } from '../../facets.ts'
 import { dimension, type Dimension } from './dimension.ts'
 
 const ANYWHERE = FACETS.filter((facet) => facet !== 'lettering' && facet !== 'medium')

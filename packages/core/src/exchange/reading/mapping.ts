@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { emptyDraft, MAX_LEAVE_OUT, MAX_TEXT, type Settings } from '../../draft/draft.ts'
+import { emptyDraft, MAX_LEAVE_OUT, MAX_TEXT } from '../../draft/draft.ts'
+import type { Settings } from '../../draft/shape.ts'
 import type { PromptRecord } from '../record.ts'
 import { type Field, FIELDS, knownColumn } from './fields.ts'
 import type { FoundPrompts, FoundRow } from './found.ts'

@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { FACETS, type Facet } from '../../facet.ts'
+import { FACETS } from '../../facets.ts'
+import type { Facet } from '../../facet.ts'
 import type { AnswerShape } from './answer.ts'
 
 const Said = Type.Union([Type.String({ maxLength: 2_000 }), Type.Array(Type.String({ maxLength: 600 }), { maxItems: 30 })])

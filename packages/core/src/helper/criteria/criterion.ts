@@ -1,5 +1,5 @@
 import type { Finding } from '../../check/finding.ts'
-import type { Draft } from '../../draft/draft.ts'
+import type { Draft } from '../../draft/shape.ts'
 import type { Reading } from '../../read/reading.ts'
 import type { AnswerKind } from '../helper.ts'
 

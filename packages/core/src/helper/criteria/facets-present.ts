@@ -1,5 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox'
-import { Facet, FACETS } from '../../facet.ts'
+import { Facet } from '../../facet.ts'
+import { FACETS } from '../../facets.ts'
 import type { Judged, Verdict } from './criterion.ts'
 
 export const FacetsPresent = Type.Object({ kind: Type.Literal('facets-present'), facets: Type.Optional(Type.Array(Facet, { minItems: 1 })), least: Type.Optional(Type.Integer({ minimum: 1, maximum: 12 })) }, { additionalProperties: false })

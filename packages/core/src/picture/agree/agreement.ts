@@ -1,4 +1,4 @@
-import { FACETS } from '../../facet.ts'
+import { FACETS } from '../../facets.ts'
 import { CONFIDENCE, thingConfidence } from '../say/confidence.ts'
 import { partOf } from '../say/swap.ts'
 import type { PictureReading } from '../shape.ts'

@@ -1,4 +1,4 @@
-import type { Draft } from '../../draft/draft.ts'
+import type { Draft } from '../../draft/shape.ts'
 import type { Closing } from '../shape.ts'
 
 /** Whether a draft or a version has what a closing asks for; a setting belongs to a draft, and a version without settings has none. */

@@ -1,4 +1,4 @@
-import type { ReferenceRole } from '../../draft/draft.ts'
+import type { ReferenceRole } from '../../draft/shape.ts'
 import { hasClosing } from './closing.ts'
 import type { Closeness, Closing, RespectName } from '../shape.ts'
 

@@ -1,5 +1,6 @@
-import type { Mark } from '../../draft/mark.ts'
-import { type Facet, FACETS } from '../../facet.ts'
+import type { Mark } from '../../draft/mark-shape.ts'
+import type { Facet } from '../../facet.ts'
+import { FACETS } from '../../facets.ts'
 
 export interface Borrowed {
   facet: Facet

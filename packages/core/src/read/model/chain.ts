@@ -1,4 +1,4 @@
-import { FACETS } from '../../facet.ts'
+import { FACETS } from '../../facets.ts'
 
 /** Labels of a word: 0 for none, then the facets in their order. */
 export const LABELS = FACETS.length + 1

@@ -1,4 +1,4 @@
-import { FACETS } from '../../facet.ts'
+import { FACETS } from '../../facets.ts'
 import type { Token } from '../scan.ts'
 import type { TermHit } from '../../glossary/term-index.ts'
 import type { TextRange } from '../../text-range.ts'

@@ -1,4 +1,4 @@
-import type { Settings } from '../../draft/draft.ts'
+import type { Settings } from '../../draft/shape.ts'
 import { plainLabel } from '../structure/label-names.ts'
 import { isOtherSetting, SETTING_WORDS, settingKey } from './setting-names.ts'
 

@@ -1,4 +1,4 @@
-import type { Settings } from '../../draft/draft.ts'
+import type { Settings } from '../../draft/shape.ts'
 import { settingOf } from '../noise/setting.ts'
 import { isOtherSetting, settingKey } from '../noise/setting-names.ts'
 import type { TextRange } from '../../text-range.ts'

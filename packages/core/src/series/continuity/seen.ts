@@ -1,5 +1,5 @@
-import type { Draft } from '../../draft/draft.ts'
-import type { Mark } from '../../draft/mark.ts'
+import type { Draft } from '../../draft/shape.ts'
+import type { Mark } from '../../draft/mark-shape.ts'
 import type { PartNow } from '../compose.ts'
 import type { SceneBody } from '../scene.ts'
 

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox'
-import { Edit } from '../../draft/edit.ts'
+import { Edit } from '../../draft/edit-shape.ts'
 import { SceneBody } from '../scene.ts'
 import { SlipKind } from './slip-kind.ts'
 
