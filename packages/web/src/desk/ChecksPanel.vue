@@ -6,8 +6,8 @@ import { pressed } from '../keys/key-map.ts'
 import { useNotices } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { DraftSession } from './draft-session.ts'
+import FindingRow from './FindingRow.vue'
 import type { Findings } from './use-findings.ts'
-import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** What is wrong with the draft, gravest first: a line each, with its reason and what fixes it. */
 const props = defineProps<{ session: DraftSession; findings: Findings }>()
@@ -50,9 +50,16 @@ function show(finding: Finding, focus = true): void {
   view.dispatch({ selection: { anchor: place.start, head: place.end }, scrollIntoView: true })
   if (focus) view.focus()
 }
-async function fix({ fix }: Finding): Promise<void> {
-  if (!fix || !props.findings.current.value) return
-  for (const edit of fix.edits) props.session.apply(edit)
+/** The finding as it stands in the text now; one that was found before the last key is looked for again. */
+async function asItStands(finding: Finding): Promise<Finding | undefined> {
+  if (props.findings.current.value) return finding
+  await props.findings.check()
+  return props.findings.current.value ? all.value.find((one) => keyOf(one) === keyOf(finding)) : undefined
+}
+async function fix(found: Finding): Promise<void> {
+  const finding = await asItStands(found)
+  if (!finding?.fix) return
+  for (const edit of finding.fix.edits) props.session.apply(edit)
   await props.findings.check()
 }
 /** Fixes one finding after another, each an edit of its own, for as long as there is a next. */
@@ -67,13 +74,13 @@ async function fixAll(next: () => Finding | undefined): Promise<void> {
   fixing.value = false
   notices.show(`${counted(fixed, 'thing')} fixed. Undo takes the fixes back one by one.`, { action: { label: 'Undo', run: props.session.undo } })
 }
-function dismiss(finding: Finding, form: HTMLFormElement): void {
-  const reason = new FormData(form).get('reason')
+async function dismiss(found: Finding, reason: string): Promise<void> {
   dismissing.value = ''
-  if (!props.findings.current.value) return
+  const finding = await asItStands(found)
+  if (!finding) return
   const { text, marks } = props.session.draft.value
   const place = placeOf(finding)
-  setMarks(addMark(marks, { from: place?.start ?? 0, to: place?.end ?? text.length, kind: 'dismissed', check: finding.kind, reason: typeof reason === 'string' ? reason.trim() : '' }))
+  setMarks(addMark(marks, { from: place?.start ?? 0, to: place?.end ?? text.length, kind: 'dismissed', check: finding.kind, reason }))
 }
 const takeBack = (mark: Mark) => setMarks(marksWithout(props.session.draft.value.marks, [mark]))
 
@@ -87,14 +94,16 @@ function walk(by: 1 | -1): void {
   const line = root.value?.querySelector(`[data-finding="${all.value.indexOf(next!)}"]`)
   line?.scrollIntoView({ block: 'nearest' })
 }
+const ask = (finding: Finding) => (dismissing.value = keyOf(finding))
+const leave = () => (dismissing.value = '')
 function onKey(event: KeyboardEvent, finding: Finding): void {
   const lines = [...(root.value?.querySelectorAll<HTMLElement>('button.reason') ?? [])]
-  const at = lines.indexOf(event.currentTarget as HTMLElement)
+  const at = lines.indexOf(event.target as HTMLElement)
   const command = pressed('finding', event)
   if (command === 'next') lines[at + 1]?.focus()
   else if (command === 'previous') lines[at - 1]?.focus()
   else if (command === 'fix' && finding.fix) void fix(finding).then(() => nextTick(() => root.value?.querySelectorAll<HTMLElement>('button.reason')[at]?.focus()))
-  else if (command === 'dismiss') dismissing.value = keyOf(finding)
+  else if (command === 'dismiss') ask(finding)
   else return
   event.preventDefault()
 }
@@ -110,23 +119,13 @@ defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button
   <section ref="root" class="checks" aria-label="Checks" :aria-busy="!findings.current.value">
     <p v-if="all.length === 0" class="soft">{{ session.draft.value.text.trim() ? 'Nothing stands in the way of a try.' : 'What would go wrong with a try is said here while you write.' }}</p>
     <p v-if="safe.length > 1 || house.length" class="row-actions">
-      <v-btn v-if="house.length" :disabled="fixing || !findings.current.value" @click="fixAll(nextOfHouse)">Apply the house rules</v-btn>
-      <v-btn v-if="safe.length > 1" :disabled="fixing || !findings.current.value" @click="fixAll(nextSafe)">Fix the {{ safe.length }} that are safe to fix</v-btn>
+      <v-btn v-if="house.length" :disabled="fixing" @click="fixAll(nextOfHouse)">Apply the house rules</v-btn>
+      <v-btn v-if="safe.length > 1" :disabled="fixing" @click="fixAll(nextSafe)">Fix the {{ safe.length }} that are safe to fix</v-btn>
     </p>
     <section v-for="group in groups" :key="group.severity" :aria-labelledby="`checks-${group.severity}`">
       <h2 :id="`checks-${group.severity}`">{{ group.name }}<span v-if="group.says" class="soft">: {{ group.says }}</span></h2>
       <ul>
-        <li v-for="finding in group.list" :key="keyOf(finding)" :class="group.severity" :data-finding="all.indexOf(finding)">
-          <v-btn v-tooltip="placeOf(finding) ? 'Show it in the text' : ''" variant="text" class="reason lines" @click="show(finding)" @keydown="onKey($event, finding)">{{ finding.reason }}</v-btn>
-          <form v-if="dismissing === keyOf(finding)" class="dismiss" @submit.prevent="dismiss(finding, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
-            <v-text-field v-focus-first label="Why it is right here" name="reason" maxlength="500" placeholder="why it is right here" />
-            <v-btn variant="text" type="submit">Dismiss</v-btn>
-          </form>
-          <p v-else class="row-actions">
-            <v-btn v-if="finding.fix" variant="text" :disabled="!findings.current.value" @click="fix(finding)">{{ finding.fix.label }}</v-btn>
-            <v-btn variant="text" :aria-label="`Dismiss: ${finding.reason}`" @click="dismissing = keyOf(finding)">Dismiss</v-btn>
-          </p>
-        </li>
+        <FindingRow v-for="finding in group.list" :key="keyOf(finding)" :data-finding="all.indexOf(finding)" :finding="finding" :dismissing="dismissing === keyOf(finding)" @show="show" @fix="fix" @ask="ask" @dismiss="dismiss" @leave="leave" @keyed="onKey" />
       </ul>
     </section>
     <p v-if="hidden > 0"><v-btn variant="text" @click="allTips = true">{{ counted(hidden, 'tip') }}{{ tipsShown.length ? ' more' : '' }}</v-btn></p>
@@ -158,25 +157,7 @@ h2 .soft {
   font-weight: 400;
 }
 li {
-  display: grid;
-  gap: 3px;
   padding-left: 12px;
   border-left: 1px solid var(--rule-strong);
-}
-li.stop {
-  padding-left: 11px;
-  border-left: 2px solid var(--accent);
-}
-.reason {
-  padding: 0;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
-  overflow-wrap: anywhere;
-}
-.dismiss {
-  display: flex;
-  gap: 12px;
 }
 </style>

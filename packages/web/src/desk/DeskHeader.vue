@@ -25,7 +25,7 @@ const STATUSES: readonly Status[] = ['rough', 'testing', 'proven', 'retired']
     <h1 class="visually-hidden">{{ title }}</h1>
     <div class="line">
       <SavedText class="title" :value="known.named ? known.title : ''" :placeholder="title" label="Title" :maxlength="200" @save="emit('change', { title: $event })" />
-      <SaveNote :state="session.saveState.value" :saved-at="session.saver.savedAt.value" :kept-locally="session.saver.keptLocally.value" />
+      <SaveNote :session="session" />
       <v-btn v-tooltip="'Undo (Ctrl Z)'" variant="text" size="small" :icon="mdiUndo" aria-label="Undo" :disabled="!session.canUndo.value" @click="session.undo" />
       <v-btn v-tooltip="'Redo (Ctrl Shift Z)'" variant="text" size="small" :icon="mdiRedo" aria-label="Redo" :disabled="!session.canRedo.value" @click="session.redo" />
       <ActsMenu label="This prompt" :acts="acts" />

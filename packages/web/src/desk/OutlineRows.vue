@@ -44,6 +44,7 @@ const here = computed(() => all.value.find(({ start, end }) => start <= props.se
 const wait = computed(() => ({ starting: 'The outline is being made ready …', reading: '', ready: '' })[props.session.reading.state.value])
 
 const FACET_NAMES: Record<Facet, string> = Object.fromEntries(FACETS.map((facet) => [facet, facet.charAt(0).toUpperCase() + facet.slice(1)])) as Record<Facet, string>
+const UNSURE = 'The reading is unsure; press to say what it is'
 const kept = (phrase: OutlinePhrase) => phrases.keptAs(phrase.text, phrase.facet)
 const said = (phrase: OutlinePhrase) => {
   const { emphasis, locked, byHand, fromReference, unsure } = phrase
@@ -68,11 +69,12 @@ watch(rows, async () => {
   const at = focusAt
   focusAt = undefined
   await nextTick()
-  const buttons = [...(root.value?.querySelectorAll<HTMLElement>('[data-start]') ?? [])]
-  const nearest = buttons.sort((a, b) => Math.abs(Number(a.dataset['start']) - at) - Math.abs(Number(b.dataset['start']) - at))[0]
-  nearest?.focus()
+  const places = [...(root.value?.querySelectorAll<HTMLElement>('li[data-start]') ?? [])]
+  const nearest = places.sort((a, b) => Math.abs(Number(a.dataset['start']) - at) - Math.abs(Number(b.dataset['start']) - at))[0]
+  if (nearest) buttonIn(nearest)?.focus()
 })
 
+const buttonIn = (place: EventTarget | null) => (place as HTMLElement | null)?.querySelector<HTMLElement>('button.phrase') ?? undefined
 const placeOf = (phrase: TextRange) => inOrder.value.findIndex(({ start }) => start === phrase.start)
 const actions = {
   remove(phrase: OutlinePhrase) {
@@ -158,7 +160,7 @@ function step(from: HTMLElement, by: number): void {
   buttons[buttons.indexOf(from) + by]?.focus()
 }
 function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
-  const button = event.currentTarget as HTMLElement
+  const button = event.target as HTMLElement
   // What is shown is a moment older than the text: its places would be wrong.
   if (!current.value) return
   const command = pressed('phrase', event)
@@ -189,7 +191,7 @@ function onKey(event: KeyboardEvent, phrase: OutlinePhrase): void {
 const entry = ref<{ phrase: OutlinePhrase; target: HTMLElement }>()
 /** Opens what the glossary says of a phrase, beside it. */
 function openEntry(phrase: OutlinePhrase): void {
-  const target = root.value?.querySelector<HTMLElement>(`[data-start="${phrase.start}"]`)
+  const target = buttonIn(root.value?.querySelector(`li[data-start="${phrase.start}"]`) ?? null)
   if (target && current.value) entry.value = { phrase, target }
 }
 function say({ start, end }: TextRange, insert: string): void {
@@ -199,7 +201,8 @@ function say({ start, end }: TextRange, insert: string): void {
 }
 function open(phrase: OutlinePhrase, event: Event, splitting = false): void {
   if (!current.value || (splitting && splitPlaces(draft.value.text, phrase).length === 0)) return
-  menu.value = { phrase, target: event.currentTarget as HTMLElement, splitting }
+  const target = buttonIn(event.currentTarget)
+  if (target) menu.value = { phrase, target, splitting }
 }
 useActions(() => (Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((key) => ({ name: `Show ${VIEWS[key].toLowerCase()}`, words: 'view focus facets outline', run: () => (shown.value = key) })))
 defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () => root.value?.querySelector<HTMLElement>('button.phrase')?.focus(), fill: (facet: Facet) => (filling.value = facet) })
@@ -208,7 +211,7 @@ defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () =
 <template>
   <section ref="root" class="outline" aria-label="Outline" :aria-busy="!current" @mouseleave="point(undefined)">
     <div class="tools">
-      <RewriteDraft :session="session" :shown="shown !== 'text' && all.length > 1" :ready="current" />
+      <RewriteDraft :session="session" :shown="shown !== 'text' && all.length > 1" />
       <v-btn-toggle v-model="shown" class="views" mandatory density="compact" variant="text" aria-label="What is shown with the text">
         <v-btn v-for="(name, key) in VIEWS" :key="key" size="small" :value="key">{{ name }}</v-btn>
       </v-btn-toggle>
@@ -217,17 +220,22 @@ defineExpose({ openEntry: () => here.value && openEntry(here.value), focus: () =
     <div v-for="row in filled" :key="row.facet" class="row">
       <h2 :id="`facet-${row.facet}`" @dragover.prevent @drop.prevent="dropOn(row.facet)">{{ FACET_NAMES[row.facet] }}</h2>
       <ul :aria-labelledby="`facet-${row.facet}`">
-        <li v-for="phrase in row.phrases" :key="phrase.start" :class="{ here: here?.start === phrase.start }" @dragover.prevent @drop.prevent="drop(phrase)">
-          <v-text-field v-if="replacing?.start === phrase.start" v-focus-first :label="`Instead of ${phrase.text}`" :model-value="phrase.text" class="words" @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)" @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)" @blur="replacing = undefined" />
-          <v-btn v-else variant="text" :class="{ off: phrase.off, unsure: phrase.unsure }" :data-start="phrase.start" :aria-disabled="!current" aria-haspopup="menu" draggable="true" :title="phrase.unsure ? 'The reading is unsure; press to say what it is' : undefined" class="phrase lines" @dragstart="dragged = phrase" @dragend="dragged = undefined" @click="open(phrase, $event)" @keydown="onKey($event, phrase)" @focus="point(phrase)" @mouseenter="point(phrase)" @blur="point(undefined)">{{ phrase.text }}</v-btn><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
-        </li>
+        <!-- What hears of a phrase is the list's own item: a button of which nothing changed is not drawn again while one types. -->
+        <template v-for="(phrase, place) in row.phrases" :key="place">
+          <li v-if="replacing?.start === phrase.start">
+            <v-text-field v-focus-first :label="`Instead of ${phrase.text}`" :model-value="phrase.text" class="words" @keydown.enter.prevent="actions.replace(phrase, ($event.target as HTMLInputElement).value)" @keydown.escape.stop="(replacing = undefined), (focusAt = phrase.start)" @blur="replacing = undefined" />
+          </li>
+          <li v-else :data-start="phrase.start" :class="{ here: here?.start === phrase.start }" @dragover.prevent @drop.prevent="drop(phrase)" @dragstart="dragged = phrase" @dragend="dragged = undefined" @click="open(phrase, $event)" @keydown="onKey($event, phrase)" @focusin="point(phrase)" @mouseenter="point(phrase)" @focusout="point(undefined)">
+            <v-btn variant="text" class="phrase lines" :class="{ off: phrase.off, unsure: phrase.unsure }" :text="phrase.text" :title="phrase.unsure ? UNSURE : undefined" aria-haspopup="menu" draggable="true" /><span v-if="said(phrase)" class="said">{{ said(phrase) }}</span>
+          </li>
+        </template>
         <li v-if="filling === row.facet"><FillFacet :facet="row.facet" :text="draft.text" :suggest="suggest(row.facet)" @fill="fill(row.facet, $event)" @close="filling = undefined" /></li>
-        <li v-else class="add" :class="{ always: shown === 'facets' }"><v-btn variant="text" size="small" :aria-label="`Add to ${row.facet}`" @click="filling = row.facet">add</v-btn></li>
+        <li v-else class="add" :class="{ always: shown === 'facets' }" @click="filling = row.facet"><v-btn variant="text" size="small" text="add" :aria-label="`Add to ${row.facet}`" /></li>
       </ul>
     </div>
     <p v-if="read && empty.length" class="row empty">
       <span class="soft">Not said yet</span>
-      <span class="names"><v-btn v-for="facet in empty" :key="facet" variant="text" size="small" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)">{{ facet }}</v-btn></span>
+      <span class="names"><span v-for="facet in empty" :key="facet" @click="filling = facet" @dragover.prevent @drop.prevent="dropOn(facet)"><v-btn variant="text" size="small" :text="facet" /></span></span>
     </p>
     <slot />
     <TidyOffer v-if="read && current" :draft="draft" :reading="read.reading" :session="session" />

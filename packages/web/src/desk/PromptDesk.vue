@@ -27,6 +27,8 @@ import LeaveOutField from './LeaveOutField.vue'
 import OutlineRows from './OutlineRows.vue'
 import { usePromptFacts } from './prompt-facts.ts'
 import { useSinceTried } from './since-tried.ts'
+import type { Side } from './sides.ts'
+import SideTabs from './SideTabs.vue'
 import type { Way } from './sweep.ts'
 import TrySettings from './TrySettings.vue'
 import { useFindings } from './use-findings.ts'
@@ -57,8 +59,6 @@ const { known, runs, versions, tags } = facts
 const session = useDraftSession(props.prompt)
 const { draft } = session
 const starting = ref(false)
-const SIDES = { checks: 'Checks', output: 'Output', history: 'History', proofs: 'Proofs', helpers: 'Helpers' } as const
-type Side = keyof typeof SIDES
 const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
 const engines = useEngines()
 const house = useRules()
@@ -215,14 +215,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   byKey[command]()
 })
 /** What is done with the prompt as a whole: one list for its menu and for Go to. */
+const empty = computed(() => draft.value.text.trim() === '')
+const unread = computed(() => phrases.value.length === 0)
 const acts = computed(() => {
-  const empty = draft.value.text.trim() === ''
   const list: Act[] = [
     { name: 'Use in another project …', icon: mdiContentDuplicate, words: 'reuse copy duplicate variation', run: () => ((reuseVersion.value = undefined), (reuse.value = true)) },
-    { name: 'Make a template of it …', says: 'Phrases become slots', icon: mdiFormTextbox, words: 'slots frame placeholder reuse', disabled: phrases.value.length === 0, run: () => (slotting.value = []) },
-    { name: 'Plan trials …', says: 'Many options at once, on one sheet', icon: mdiTableLarge, words: 'batch matrix grid combinations experiment', disabled: empty, run: () => void planTrials() },
-    { name: 'Write it in a writing style …', icon: mdiFeather, words: 'voice rewrite tone', disabled: empty, run: () => void router.push(`/shelf/writing-styles?from=${props.prompt.id}`) },
-    { name: 'Make a character, place or style of it …', says: 'A part of a series', icon: mdiAccountBoxOutline, words: 'series part consistent actor look', disabled: phrases.value.length === 0, run: () => (makingPart.value = true) },
+    { name: 'Make a template of it …', says: 'Phrases become slots', icon: mdiFormTextbox, words: 'slots frame placeholder reuse', disabled: unread.value, run: () => (slotting.value = []) },
+    { name: 'Plan trials …', says: 'Many options at once, on one sheet', icon: mdiTableLarge, words: 'batch matrix grid combinations experiment', disabled: empty.value, run: () => void planTrials() },
+    { name: 'Write it in a writing style …', icon: mdiFeather, words: 'voice rewrite tone', disabled: empty.value, run: () => void router.push(`/shelf/writing-styles?from=${props.prompt.id}`) },
+    { name: 'Make a character, place or style of it …', says: 'A part of a series', icon: mdiAccountBoxOutline, words: 'series part consistent actor look', disabled: unread.value, run: () => (makingPart.value = true) },
     { name: 'Export …', says: 'This prompt with its versions and pictures, as a bundle', icon: mdiExport, words: 'download file zip', href: `/api/shelf.bundle.zip?ids=${props.prompt.id}` },
     ...(known.value.deletedAt ? [] : [{ name: 'Delete this prompt', says: 'It goes to the bin, with its pictures', icon: mdiDeleteOutline, words: 'remove bin', last: true, run: () => void remove() }]),
   ]
@@ -269,11 +270,10 @@ useActions(() => [
     </div>
     <aside class="side">
       <ProposalPlace v-if="deciding" :asking="asking" :session="session" :around="around" :project-id="prompt.projectId" @close="asking.putAway()" />
-      <v-tabs v-show="!deciding" v-model="side" aria-label="Beside the text" grow>
-        <v-tab v-for="(name, key) in SIDES" :id="`tab-${key}`" :key="key" :value="key" aria-controls="side-panel">{{ name }}</v-tab>
-      </v-tabs>
+      <!-- Hidden by what they stand in: a component that is itself hidden or shown is drawn again with every key. -->
+      <div v-show="!deciding"><SideTabs v-model="side" /></div>
       <div v-show="!deciding" id="side-panel" class="panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${side}`">
-        <ChecksPanel v-show="side === 'checks'" ref="checks" :session="session" :findings="findings" />
+        <div v-show="side === 'checks'"><ChecksPanel ref="checks" :session="session" :findings="findings" /></div>
         <OutputPanel v-if="side === 'output'" :session="session" :draft="draft" :output="output" :profile="profile" :asked="profiles" @show="shownEngine = $event" />
         <template v-else-if="side === 'history'">
           <SinceTried :prompt-id="prompt.id" :session="session" :version="since.version.value" :tried="since.tried.value" :changes="since.changes.value" />

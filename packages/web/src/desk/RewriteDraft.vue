@@ -8,8 +8,6 @@ import type { DraftSession } from './draft-session.ts'
 const props = defineProps<{
   session: DraftSession
   shown: boolean
-  /** Whether the outline is that of the text as it now stands. */
-  ready: boolean
 }>()
 const notices = useNotices()
 
@@ -31,8 +29,8 @@ useActions(() => [
 <template>
   <p v-if="shown" class="rewriting">
     <span class="soft">Write it</span>
-    <v-btn variant="text" size="small" :disabled="!ready" @click="rewrite('sentences')">as sentences</v-btn>
-    <v-btn variant="text" size="small" :disabled="!ready" @click="rewrite('list')">as a list</v-btn>
+    <v-btn variant="text" size="small" @click="rewrite('sentences')">as sentences</v-btn>
+    <v-btn variant="text" size="small" @click="rewrite('list')">as a list</v-btn>
   </p>
 </template>
 

@@ -22,7 +22,10 @@ const task = useTask()
 const MOST = 12
 const stepping = ref(false)
 
-const rows = computed(() => props.draft.engines.map((choice) => ({ choice, profile: engines.find(choice.engine, choice.revision), settings: settingsFor(props.draft, choice) })))
+/** Of the draft what this is of: a key in the text changes none of it. */
+const choices = computed(() => props.draft.engines)
+const settings = computed(() => props.draft.settings)
+const rows = computed(() => choices.value.map((choice) => ({ choice, profile: engines.find(choice.engine, choice.revision), settings: settingsFor({ settings: settings.value }, choice) })))
 const several = computed(() => rows.value.length > 1)
 const costs = computed(() => sumByUnit(rows.value.flatMap(({ profile, settings }) => (profile ? [{ unit: profile.costUnit, amount: costOf(profile, settings) }] : []))))
 const nothing = computed(() => props.draft.text.trim() === '')
@@ -78,6 +81,7 @@ const act: Readonly<Record<string, () => void>> = {
       <EngineRow
         v-for="(row, i) in rows"
         :key="i"
+        v-memo="[row, several]"
         :profile="row.profile"
         :settings="row.settings"
         :several="several"

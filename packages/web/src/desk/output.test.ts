@@ -84,7 +84,7 @@ describe('a trim', () => {
 describe('a draft written otherwise', () => {
   async function rewritten(text: string, how: string) {
     const session = aSession(text)
-    const wrapper = mount(RewriteDraft, { props: { session, shown: true, ready: true }, global: withEngines() })
+    const wrapper = mount(RewriteDraft, { props: { session, shown: true }, global: withEngines() })
     await press(wrapper, how)
     await vi.waitUntil(() => session.draft.value.text !== text, IN_TIME)
     return session
@@ -100,8 +100,14 @@ describe('a draft written otherwise', () => {
     expect(list.draft.value.text).toContain(', ')
   })
 
-  it('waits for the outline to be of the text as it stands', () => {
-    const wrapper = mount(RewriteDraft, { props: { session: aSession('a fox'), shown: true, ready: false }, global: withEngines() })
-    expect(named(wrapper, 'as a list')!.attributes('disabled')).toBeDefined()
+  it('is dropped where one wrote on before it came', async () => {
+    const session = aSession('a fox, snowy forest, soft light, gouache')
+    const asked = vi.spyOn(session.reading, 'ask')
+    const wrapper = mount(RewriteDraft, { props: { session, shown: true }, global: withEngines() })
+    await named(wrapper, 'as sentences')!.trigger('click')
+    session.change({ text: 'a hen, snowy forest, soft light, gouache' })
+    await asked.mock.results[0]!.value
+    await flushPromises()
+    expect(session.draft.value.text).toBe('a hen, snowy forest, soft light, gouache')
   })
 })

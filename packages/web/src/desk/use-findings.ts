@@ -10,6 +10,11 @@ const PAUSE_MS = 150
 
 /** The same said of several engines is said once. */
 const once = (findings: readonly Finding[]): Finding[] => [...new Map(findings.map((finding) => [JSON.stringify([finding.kind, finding.where, finding.reason]), finding])).values()]
+/** What is found again is the same thing, so that its row need not be drawn again. */
+function keepSame(before: readonly Finding[], now: readonly Finding[]): Finding[] {
+  const known = new Map(before.map((finding) => [JSON.stringify(finding), finding]))
+  return now.map((finding) => known.get(JSON.stringify(finding)) ?? finding)
+}
 const GRAVEST = ['stop', 'caution', 'tip']
 /** What one of several engines does not take stops no run: the others take it. */
 const ofSome = (finding: Finding, each: readonly (readonly Finding[])[]): Finding =>
@@ -37,7 +42,7 @@ export function useFindings(session: DraftSession, engines: WatchSource<EnginePr
     const findings = each.length > 1 ? once(each.flat().map((finding) => ofSome(finding, each))).sort((a, b) => GRAVEST.indexOf(a.severity) - GRAVEST.indexOf(b.severity)) : (each[0] ?? [])
     if (session.draft.value !== draft) return
     checked.value = draft
-    all.value = findings
+    all.value = keepSame(all.value, findings)
     session.view.dispatch({ effects: showFindings.of(findings) })
   }
   watch(

@@ -7,8 +7,8 @@ import { usePageData } from '../api/page-data.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import type { OpenSeries } from './use-series.ts'
+import DismissForm from '../shared/DismissForm.vue'
 import FoldOut from '../shared/FoldOut.vue'
-import { vFocusFirst } from '../shared/focus-first.ts'
 
 /** Where the series does not hold together: a line each with its reason, the scene it shows in, and what would fix it. */
 const props = defineProps<{ open: OpenSeries }>()
@@ -51,12 +51,13 @@ async function fix({ sceneId, fix, revision }: SeriesSlip): Promise<void> {
 /** The slip that is being dismissed, by what it says: the list may be another by the time it is sent. */
 const dismissing = ref('')
 const keyOf = ({ sceneId, kind, reason }: SeriesSlip) => `${sceneId} ${kind} ${reason}`
-async function dismiss({ sceneId, kind, reason }: SeriesSlip, form: HTMLFormElement): Promise<void> {
-  const because = new FormData(form).get('because')
+/** Characters that a scene keeps of why a slip is right. */
+const MOST_WHY = 300
+async function dismiss({ sceneId, kind, reason }: SeriesSlip, because: string): Promise<void> {
   const scene = sceneOf(sceneId)
   dismissing.value = ''
   if (!scene) return
-  const list = [...(scene.body.dismissed ?? []), { kind, reason, because: typeof because === 'string' ? because.trim() : '' }]
+  const list = [...(scene.body.dismissed ?? []), { kind, reason, because }]
   await props.open.changeScene(sceneId, { body: { ...scene.body, dismissed: list } })
 }
 async function takeBack({ sceneId, kind, dismissed: because }: SeriesSlip): Promise<void> {
@@ -77,10 +78,7 @@ async function takeBack({ sceneId, kind, dismissed: because }: SeriesSlip): Prom
       <ul>
         <li v-for="(slip, i) in list" :key="i">
           <span class="kind">{{ NAMES[slip.kind] }}</span> {{ slip.reason }}
-          <form v-if="dismissing === keyOf(slip)" class="row-actions" @submit.prevent="dismiss(slip, $event.target as HTMLFormElement)" @keydown.escape.stop="dismissing = ''">
-            <v-text-field v-focus-first label="Why it is right here" name="because" maxlength="300" placeholder="why it is right here" />
-            <v-btn variant="text" type="submit">Dismiss</v-btn>
-          </form>
+          <DismissForm v-if="dismissing === keyOf(slip)" :most="MOST_WHY" @dismiss="dismiss(slip, $event)" @leave="dismissing = ''" />
           <span v-else class="row-actions"><v-btn v-if="slip.fix" variant="text" :disabled="busy" @click="fix(slip)">{{ slip.fix.label }}</v-btn><v-btn variant="text" :aria-label="`Dismiss: ${slip.reason}`" @click="dismissing = keyOf(slip)">Dismiss</v-btn></span>
         </li>
       </ul>
