@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { readSheet } from '@idolon/contract'
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { onMounted, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
+import { checkOf } from '../api/shapes.ts'
 import { useActions } from '../go-to/actions.ts'
 import GoTo from '../go-to/GoTo.vue'
 import { pressed } from '../keys/key-map.ts'
@@ -29,8 +31,8 @@ watchEffect(() => {
   void theme.change(dark.value ? 'dark' : 'light')
 })
 /** Views that are gone to from anywhere and should stand at once are fetched when nothing else is to be done. */
-const FETCH_AFTER_MS = 5_000
-onMounted(() => setTimeout(() => void import('../proofs/SheetView.vue').catch(() => undefined), FETCH_AFTER_MS))
+const FETCH_AFTER_MS = 2_500
+onMounted(() => setTimeout(() => void Promise.all([import('../proofs/SheetView.vue'), checkOf(readSheet.id)]).catch(() => undefined), FETCH_AFTER_MS))
 onMounted(() => void task(() => Promise.all([projects.load(), engines.load()])))
 
 const inText = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))

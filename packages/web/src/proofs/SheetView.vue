@@ -64,6 +64,8 @@ interface Read {
   total: number
 }
 const wanted = computed(() => JSON.stringify(filter.value))
+const AT_LATEST_MS = 1_000
+const untilIdle = () => new Promise<void>((resolve) => (window.requestIdleCallback ? window.requestIdleCallback(() => resolve(), { timeout: AT_LATEST_MS }) : resolve()))
 /** What of a long sheet is there already. */
 const begun = shallowRef<Read>()
 async function readAll(signal: AbortSignal): Promise<Read> {
@@ -75,6 +77,8 @@ async function readAll(signal: AbortSignal): Promise<Read> {
     all = { of, list: [...all.list, ...page.proofs], total: page.total }
     begun.value = all
     if (page.proofs.length === 0) break
+    // The pictures in sight come before what is below them.
+    if (all.list.length < all.total) await untilIdle()
   } while (all.list.length < all.total)
   return all
 }
