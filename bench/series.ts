@@ -36,7 +36,7 @@ async function typed(page: Page, word: string): Promise<{ seen: number; all: num
   return page.evaluate(
     ([said, wanted]) =>
       new Promise<{ seen: number; all: number }>((resolve) => {
-        const field = document.querySelector<HTMLInputElement>('.part-editor li input.serif')!
+        const field = document.querySelector<HTMLInputElement>('.part-editor li .serif input')!
         const began = performance.now()
         let seen: number | undefined
         const look = () => {
@@ -84,7 +84,7 @@ export const series: Bench = async () => {
 
     const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
     await page.goto(`${address}/series/${id}/parts/${hedda}`)
-    await page.locator('.part-editor li input.serif').first().waitFor()
+    await page.locator('.part-editor li .serif input').first().waitFor()
     await page.waitForTimeout(1_500)
     await typed(page, 'first')
     const shown: { seen: number; all: number }[] = []
