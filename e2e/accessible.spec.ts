@@ -44,7 +44,7 @@ for (let part = 0; part < PARTS; part++) test(`axe finds nothing to fault in any
     if (name === 'Helpers') {
       await page.getByRole('button', { name: 'One word', exact: true }).click()
       await look('Helpers, a case')
-      await page.getByRole('button', { name: 'Change it' }).click()
+      await page.getByRole('button', { name: 'Edit' }).click()
       await look('Helpers, writing')
     }
     if (name === 'Engines') {
@@ -98,7 +98,7 @@ for (let part = 0; part < PARTS; part++) test(`axe finds nothing to fault in any
     return
   }
   await page.goto('/engines')
-  await page.getByRole('button', { name: 'Change the profile' }).click()
+  await page.getByRole('button', { name: 'Edit the profile' }).click()
   await look('Engines, a profile being changed')
   await page.goto('/glossary?q=rim')
   await page.getByRole('button', { name: 'Add a term' }).click()

@@ -188,7 +188,7 @@ test('a helper improved: two versions on its cases, the better one kept, the rea
   await expect(page.getByRole('heading', { name: /^Tighten \d/ })).toBeVisible()
 
   // An instruction that cannot be sent is said with its line, and not kept.
-  await page.getByRole('button', { name: 'Change it' }).click()
+  await page.getByRole('button', { name: 'Edit' }).click()
   const instruction = page.getByLabel('Instruction')
   const first = await instruction.inputValue()
   await instruction.fill('Say it in other words.\n\n{{ prompt')

@@ -13,7 +13,7 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
   await expect(page.getByRole('columnheader', { name: 'moment' })).toBeVisible({ timeout: 20_000 })
   await page.getByRole('button', { name: 'Go on with this frame' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Animal at its hour')
-  await page.getByRole('button', { name: 'Keep the template' }).click()
+  await page.getByRole('button', { name: 'Save the template' }).click()
   await page.waitForURL(/\/shelf\/templates\/[0-9a-f-]{36}/)
   const template = page.url()
 
@@ -28,7 +28,7 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
   expect(await Promise.all(made.slice(0, 2).map(async ({ promptId }) => (await promptNow(promptId)).draft.text))).toEqual(['An old badger digs under an oak at dusk, gouache', 'Two roe deer graze in a clearing at dawn, gouache'])
 
   // A changed template offers its change to what was made from it.
-  await page.getByRole('button', { name: 'Change it' }).click()
+  await page.getByRole('button', { name: 'Edit' }).click()
   await page.getByRole('textbox', { name: /Text, with a slot/ }).fill('A {{ subject }} {{ action }} {{ setting }} at {{ moment }}, linocut')
   await page.getByRole('button', { name: 'Save as a new version' }).click()
   await expect(page.getByText('The template has changed since 8 drafts were made.')).toBeVisible({ timeout: 20_000 })
@@ -72,7 +72,7 @@ test('five prompts become a writing style, and one word is written in it', async
   await page.getByRole('textbox', { name: /prompts that are written/ }).fill(['linocut, an owl on a fence post, moonlit night, thick black outlines, hushed', 'linocut, a fox in a wheat field, harvest moon, thick black outlines, watchful', 'linocut, a heron in a reed bed, misty dawn, thick black outlines, calm', 'linocut, two hares on a hill, starry night, thick black outlines, playful', 'linocut, an otter in a mill stream, dusk, thick black outlines, quiet'].join('\n\n'))
   await page.getByRole('button', { name: 'Learn from 5 prompts' }).click()
   await expect(page.getByLabel('Always said, word for word, one a line')).toHaveValue(/thick black outlines/, { timeout: 20_000 })
-  await page.getByRole('button', { name: 'Keep the writing style' }).click()
+  await page.getByRole('button', { name: 'Save the writing style' }).click()
   await page.getByLabel('A word, a line or a draft').fill('badger')
   await page.getByRole('button', { name: 'Write it' }).click()
   await expect(page.getByText(/^linocut, a badger/)).toBeVisible({ timeout: 20_000 })

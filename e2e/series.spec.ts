@@ -39,7 +39,7 @@ test('a story becomes scenes, a changed character is followed in every one, the 
   await page.getByRole('button', { name: 'Add a phrase' }).click()
   await page.getByLabel('What it is', { exact: true }).fill('a tall miller')
   await expect(page.getByText('Changes 3 scenes')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep as version 2' }).click()
+  await page.getByRole('button', { name: 'Save as version 2' }).click()
   await page.getByRole('button', { name: 'Accept all' }).click()
   await expect.poll(async () => (await whole()).scenes.map(({ text }) => /a tall miller/i.test(text))).toEqual([true, true, true])
   await page.getByRole('link', { name: 'The Mill' }).click()
@@ -56,7 +56,7 @@ test('a story becomes scenes, a changed character is followed in every one, the 
   await expect(page.getByText('Changes 3 scenes')).toBeVisible()
   await expect(page.getByText('3 chosen proofs would be stale')).toBeVisible()
   expect((await whole()).scenes.some(({ text }) => text.includes('red coat'))).toBe(false)
-  await page.getByRole('button', { name: 'Keep as version 3' }).click()
+  await page.getByRole('button', { name: 'Save as version 3' }).click()
   await page.getByRole('button', { name: 'Accept all' }).click()
   await expect.poll(async () => (await whole()).scenes.map(({ text, stale }) => [text.includes('red coat'), stale])).toEqual([[true, true], [true, true], [true, true]])
 
@@ -109,7 +109,7 @@ test('a character comes from a draft, gets a sheet, and one of its proofs goes a
   await page.getByRole('button', { name: 'Make it the reference' }).first().click({ timeout: 60_000 })
   await expect(page.getByText('Changes 1 scene')).toBeVisible()
   await expect(page.getByText('Its reference pictures change, too.')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep as version 2' }).click()
+  await page.getByRole('button', { name: 'Save as version 2' }).click()
   await page.getByRole('button', { name: 'Accept all' }).click()
   const [{ promptId }] = (await api<Whole>('GET', `/api/series/${series}`)).scenes as [Whole['scenes'][number]]
   await expect.poll(async () => (await api<{ draft: { references: { role: string }[] } }>('GET', `/api/prompts/${promptId}`)).draft.references.map(({ role }) => role)).toEqual(['person'])

@@ -57,7 +57,7 @@ export const removeEngine = route({
   params,
 })
 
-/** What would be sent for a text; never with a secret in it. */
+/** What would be sent for a text; never with the API key in it. */
 export const RequestPreview = Type.Object(
   {
     request: orNull(Type.Object({ url: Type.String(), headers: Type.Record(Type.String(), Type.String()), body: Type.Unknown() })),
@@ -86,7 +86,7 @@ export const previewRequest = route({
   id: 'previewRequest',
   method: 'post',
   path: '/api/engine-preview',
-  summary: 'What an engine with this profile would be sent for a text. Nothing is sent, and no secret is shown.',
+  summary: 'What an engine with this profile would be sent for a text. Nothing is sent, and no API key is shown.',
   body: Type.Object({ profile: EngineProfile, text }, closed),
   answer: RequestPreview,
 })
@@ -112,7 +112,7 @@ export const setApiKey = route({
   id: 'setApiKey',
   method: 'put',
   path: '/api/engines/:engine/:revision/api-key',
-  summary: 'Keeps what stands for {secret} in the headers of an engine, sealed; null removes it. It is never given out again.',
+  summary: 'Keeps what stands for {apiKey} in the headers of an engine, sealed; null removes it. It is never given out again.',
   params,
   body: Type.Object({ apiKey: orNull(Type.String({ minLength: 1, maxLength: 4_000, pattern: '^[\\x20-\\x7e]+$', description: 'Printable ASCII, as headers take it.' })) }, closed),
   answer: Engine,

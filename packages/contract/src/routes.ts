@@ -17,7 +17,7 @@ import type { Route } from './route.ts'
 import { promptsBreakingRules, readRules, setRules } from './rules.ts'
 import { importPictures, listRuns, readRun, recentRuns, startRun, stopRun } from './run.ts'
 import { deleteImport, previewImport, readImport, startImport } from './import.ts'
-import { changePrompts, deleteSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from './shelf.ts'
+import { changePrompts, deleteSearch, saveSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from './shelf.ts'
 import { addComments, compareProofs, listClientSheets, makeClientSheet, readSheet } from './sheet.ts'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, makeDrafts, readOffers, readTemplateWhole, saveTemplateVersion, takeOffers } from './template.ts'
 import { deleteWritingStyle, listWritingStyles, saveWritingStyle } from './writing-style.ts'
@@ -65,7 +65,7 @@ export const ROUTES = [
   renameTag,
   changePrompts,
   listSearches,
-  keepSearch,
+  saveSearch,
   deleteSearch,
   readEvidence,
   readNear,

@@ -1,4 +1,4 @@
-import { EngineChoice, settingKey, Settings, SettingValue } from '@idolon/core'
+import { EngineChoice, MAX_SEED, settingKey, Settings, SettingValue } from '@idolon/core'
 import { Type, type Static } from '@sinclair/typebox'
 import { closed, Id, Instant, orNull, Sha256 } from './primitives.ts'
 import { Amount } from './project.ts'
@@ -42,7 +42,7 @@ export const startRun = route({
     {
       id: Id,
       revision: Type.Integer({ minimum: 0 }),
-      seed: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: 2 ** 31 - 2, description: "Of the first result of each engine, instead of the draft's; null: a new one." }))),
+      seed: Type.Optional(orNull(Type.Integer({ minimum: 0, maximum: MAX_SEED, description: "Of the first result of each engine, instead of the draft's; null: a new one." }))),
       sweep: Type.Optional(Type.Object({ key: settingKey, values: Type.Array(SettingValue, { minItems: 2, maxItems: 12 }) }, { ...closed, description: 'One setting at each of these values, everything else and the seeds alike.' })),
       byHand: Type.Optional(Type.Object({ engine: EngineChoice }, { ...closed, description: 'Nothing is asked for: the run waits for pictures of this engine to be imported.' })),
     },

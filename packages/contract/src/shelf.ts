@@ -88,12 +88,12 @@ export const changePrompts = route({
   answer: Type.Object({ changed: Type.Integer() }),
 })
 
-/** A search kept under a name, as its address has it. */
-export const KeptSearch = Type.Object({ id: Id, name: Type.String(), query: Type.Record(Type.String({ maxLength: 20 }), Type.String({ maxLength: 500 })), keptAt: Instant }, { title: 'KeptSearch' })
-export type KeptSearch = Static<typeof KeptSearch>
-export const listSearches = route({ id: 'listSearches', method: 'get', path: '/api/searches', summary: 'Searches kept under a name.', answer: Type.Array(KeptSearch) })
-export const keepSearch = route({ id: 'keepSearch', method: 'put', path: '/api/searches/:search', summary: 'Keeps a search under a name.', params: Type.Object({ search: Id }, closed), body: Type.Object({ name: plainText(80, { minLength: 1 }), query: KeptSearch.properties.query }, closed), answer: KeptSearch })
-export const deleteSearch = route({ id: 'deleteSearch', method: 'delete', path: '/api/searches/:search', summary: 'Forgets a search; the prompts stay.', params: Type.Object({ search: Id }, closed) })
+/** A search saved under a name, as its address has it. */
+export const SavedSearch = Type.Object({ id: Id, name: Type.String(), query: Type.Record(Type.String({ maxLength: 20 }), Type.String({ maxLength: 500 })), savedAt: Instant }, { title: 'SavedSearch' })
+export type SavedSearch = Static<typeof SavedSearch>
+export const listSearches = route({ id: 'listSearches', method: 'get', path: '/api/searches', summary: 'Searches saved under a name.', answer: Type.Array(SavedSearch) })
+export const saveSearch = route({ id: 'saveSearch', method: 'put', path: '/api/searches/:search', summary: 'Saves a search under a name.', params: Type.Object({ search: Id }, closed), body: Type.Object({ name: plainText(80, { minLength: 1 }), query: SavedSearch.properties.query }, closed), answer: SavedSearch })
+export const deleteSearch = route({ id: 'deleteSearch', method: 'delete', path: '/api/searches/:search', summary: 'Deletes a saved search; the prompts stay.', params: Type.Object({ search: Id }, closed) })
 
 /** A prompt in the line of copies that it comes from, or that came from it. */
 export const Relative = Type.Object({ promptId: Id, title: Type.String(), projectId: Id, steps: Type.Integer({ description: 'Copies between; below 0 for what it came from.' }), proofs: Type.Integer(), keepers: Type.Integer() }, { title: 'Relative' })

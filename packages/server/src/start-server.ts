@@ -37,7 +37,7 @@ import { ReadingWorker } from './references/reading-worker.ts'
 import { READINGS_CHANNEL, References } from './references/service.ts'
 import { Runs } from './runs/service.ts'
 import { Sealer } from './security/sealed.ts'
-import { Secrets } from './security/secrets.ts'
+import { ApiKeys } from './security/api-keys.ts'
 import { SceneOffers } from './series/offers.ts'
 import { SceneRuns } from './series/run-scenes.ts'
 import { Scenes } from './series/scenes.ts'
@@ -72,8 +72,8 @@ export async function startServer(settings: ServerSettings, meaning: Meaning = n
   await shipTemplates(db)
   const sealer = settings.secretKey === undefined ? undefined : new Sealer(settings.secretKey)
   const allowed = new AllowedAddresses(settings.engineHosts, settings.engineAddress, settings.modelAddress)
-  const engines = new Engines(db, settings.engineAddress, allowed, new Secrets(db, sealer, 'engine_states'), settings.engineTimeoutMs)
-  const models = new Models(db, settings.modelAddress, allowed, new Secrets(db, sealer, 'model_states'), settings.engineTimeoutMs)
+  const engines = new Engines(db, settings.engineAddress, allowed, new ApiKeys(db, sealer, 'engine_states'), settings.engineTimeoutMs)
+  const models = new Models(db, settings.modelAddress, allowed, new ApiKeys(db, sealer, 'model_states'), settings.engineTimeoutMs)
   const queue = new ProofQueue(settings.databaseUrl, log)
   await queue.open()
   const index = new SearchIndex(db)

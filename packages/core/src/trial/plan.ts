@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox'
 import { EngineChoice, settingKey, SettingValue } from '../draft/shape.ts'
 import { MAX_TEXT } from '../draft/draft.ts'
+import { MAX_SEED } from '../engine/seed.ts'
 import { MAX_VALUE, SlotValues, TemplateSlot } from '../template/body.ts'
 
 /** Most combinations of one plan. */
@@ -25,7 +26,7 @@ export const Way = Type.Union(
     Type.Object({ kind: Type.Literal('all') }, closed),
     Type.Object({ kind: Type.Literal('one-at-a-time') }, { ...closed, description: 'From the first option of everything, each other option once.' }),
     Type.Object({ kind: Type.Literal('pairs') }, { ...closed, description: 'Every two options of different things together at least once, in few combinations.' }),
-    Type.Object({ kind: Type.Literal('sample'), count: Type.Integer({ minimum: 1, maximum: MAX_COMBINATIONS }), seed: Type.Integer({ minimum: 0, maximum: 2 ** 31 - 2 }) }, { ...closed, description: 'So many of all combinations, drawn by a seed.' }),
+    Type.Object({ kind: Type.Literal('sample'), count: Type.Integer({ minimum: 1, maximum: MAX_COMBINATIONS }), seed: Type.Integer({ minimum: 0, maximum: MAX_SEED }) }, { ...closed, description: 'So many of all combinations, drawn by a seed.' }),
   ],
   { title: 'Way' },
 )
@@ -45,7 +46,7 @@ export const TrialBody = Type.Object(
     way: Way,
     skip: Type.Array(SkipRule, { maxItems: 60 }),
     count: Type.Integer({ minimum: 1, maximum: 8, description: 'Results of each combination.' }),
-    seed: Type.Optional(Type.Integer({ minimum: 0, maximum: 2 ** 31 - 2, description: 'Of the first result of every combination, so that nothing differs but the options; absent: the plan draws one.' })),
+    seed: Type.Optional(Type.Integer({ minimum: 0, maximum: MAX_SEED, description: 'Of the first result of every combination, so that nothing differs but the options; absent: the plan draws one.' })),
   },
   { title: 'TrialBody', ...closed },
 )

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Database } from './connect.ts'
+import { up as apiKeys } from './api-keys-migration.ts'
 import { up as engineConnections } from './engine-connections-migration.ts'
 import { up as first } from './first-migration.ts'
 import { up as helpers } from './helpers-migration.ts'
@@ -12,6 +13,7 @@ import { up as references } from './references-migration.ts'
 import { up as rulesGlossaryEngines } from './rules-glossary-engines-migration.ts'
 import { up as series } from './series-migration.ts'
 import { up as shelf } from './shelf-migration.ts'
+import { up as savedSearches } from './saved-searches-migration.ts'
 import { up as shelfFlags } from './shelf-flags-migration.ts'
 import { up as shelfParts } from './shelf-parts-migration.ts'
 import { up as templates } from './templates-migration.ts'
@@ -37,6 +39,8 @@ const MIGRATIONS: { name: string; up: (db: Knex) => Promise<void> }[] = [
   { name: '2026-11-27-shelf-parts', up: shelfParts },
   { name: '2026-12-01-present-words', up: presentWords },
   { name: '2026-12-01-shelf-flags', up: shelfFlags },
+  { name: '2026-12-01-saved-searches', up: savedSearches },
+  { name: '2026-12-01-api-keys', up: apiKeys },
 ]
 
 /** Brings the database to the newest shape. Several processes may call it at once. */

@@ -59,7 +59,7 @@ beforeAll(async () => {
     honoursIdempotencyKey: false,
     connection: {
       url: `${service.address}/jobs`,
-      headers: { authorization: 'Bearer {secret}' },
+      headers: { authorization: 'Bearer {apiKey}' },
       body: { input: { text: '{prompt}', size: '{width}x{height}', options: { seed: '{seed}', strictness: '{settings/guidance}' } }, model: '{engine}' },
       answer: { picture: { at: '/output/0/href', as: 'url' }, seed: '/used/seed', cost: '/price/credits', error: '/why' },
       poll: { id: '/job/id', url: `${service.address}/jobs/{id}`, state: '/status', done: ['ready'], failed: ['broken'], everyMs: 100 },
@@ -84,7 +84,7 @@ async function promptFor(text: string) {
 }
 
 describe('a service of another shape, connected by its profile alone', () => {
-  it('asks for nothing while its secret is not kept, and says so', async () => {
+  it('asks for nothing while no API key is kept, and says so', async () => {
     const prompt = await promptFor('a fox')
     const ended = await server.ended(await server.run(prompt.id, 2))
     expect(ended.proofs[0]).toMatchObject({ state: 'failed', reason: expect.stringMatching(/needs an API key/) as string })
@@ -92,7 +92,7 @@ describe('a service of another shape, connected by its profile alone', () => {
     expect((await server.ledgerOf(prompt.id)).totals[0]?.amount ?? 0).toBe(0)
   })
 
-  it('is given a request, asked until it is done, and its picture fetched without the secret; it costs what it says', async () => {
+  it('is given a request, asked until it is done, and its picture fetched without the API key; it costs what it says', async () => {
     expect(await server.call(setApiKey, { params: at(), body: { apiKey: 'tok-5' } })).toMatchObject({ hasApiKey: true })
     const prompt = await promptFor('a red fox')
     const ended = await server.ended(await server.run(prompt.id, 2))
@@ -104,11 +104,11 @@ describe('a service of another shape, connected by its profile alone', () => {
     expect(rest.at(-1)?.authorization).toBeUndefined()
   })
 
-  it('gives its secret to nobody', async () => {
+  it('gives its API key to nobody', async () => {
     const engines = JSON.stringify(await server.call(listEngines))
     const preview = await server.call(previewRequest, { body: { profile, text: 'a fox' } })
     expect(engines + JSON.stringify(preview)).not.toContain('tok-5')
-    expect(preview).toMatchObject({ problem: null, request: { headers: { authorization: 'Bearer {secret}' }, body: { input: { text: expect.stringMatching(/fox/i) as string } } } })
+    expect(preview).toMatchObject({ problem: null, request: { headers: { authorization: 'Bearer {apiKey}' }, body: { input: { text: expect.stringMatching(/fox/i) as string } } } })
     expect(JSON.stringify(await server.db('engine_states').select())).not.toContain('tok-5')
   })
 

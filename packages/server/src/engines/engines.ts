@@ -11,7 +11,7 @@ import type { AllowedAddresses } from '../providers/allowed-addresses.ts'
 import { Breaker } from '../providers/breaker.ts'
 import { ServiceFailure } from '../providers/service-failure.ts'
 import { type Picture, PictureEngines } from '../providers/picture-engine.ts'
-import type { Secrets } from '../security/secrets.ts'
+import type { ApiKeys } from '../security/api-keys.ts'
 import { intoBin } from '../bin/deleted-rows.ts'
 import { saveProfile, savedProfiles, statesOf, switchState } from './store.ts'
 import { usageByEngine } from './usage.ts'
@@ -58,7 +58,7 @@ export class Engines {
     private readonly db: Database,
     private readonly standin: string,
     private readonly allowed: AllowedAddresses,
-    readonly secrets: Secrets<{ id: string; revision: string }>,
+    readonly apiKeys: ApiKeys<{ id: string; revision: string }>,
     private readonly timeoutMs: number,
   ) {
     this.#pictures = new PictureEngines(allowed)
@@ -106,14 +106,14 @@ export class Engines {
     const connection = this.connectionOf(profile)
     if (!connection) throw new ServiceFailure('This engine is not connected. Nothing was sent.', { charged: 'no', again: false })
     const { id, revision } = profile
-    const secret = connection.headers ? await this.secrets.of({ id, revision }) : undefined
+    const apiKey = connection.headers ? await this.apiKeys.of({ id, revision }) : undefined
     return this.#breaker.through({ id: `${id} ${revision}`, name: profile.name }, connection.concurrency ?? AT_ONCE, async () => {
       if (asked.begin && !(await asked.begin())) throw new NotBegun()
-      return this.#pictures.ask({ connection, secret, values: requestValues(profile, asked.output, asked.seed, asked.key, asked.references), seed: asked.seed, key: asked.key, timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs, ...(asked.signal ? { signal: asked.signal } : {}) })
+      return this.#pictures.ask({ connection, apiKey, values: requestValues(profile, asked.output, asked.seed, asked.key, asked.references), seed: asked.seed, key: asked.key, timeoutMs: connection.timeoutSeconds ? connection.timeoutSeconds * 1000 : this.timeoutMs, ...(asked.signal ? { signal: asked.signal } : {}) })
     })
   }
 
-  /** What would be sent for a text, with no secret in it, and whether the address is allowed here. */
+  /** What would be sent for a text, without its API key, and whether the address is allowed here. */
   preview(profile: EngineProfile, text: string): RequestPreview {
     const connection = this.connectionOf(profile)
     if (!connection) return { request: null, problem: 'The profile says no address to send anything to; this engine is only written for.' }
@@ -189,10 +189,10 @@ export class Engines {
     return this.#one(engine, revision)
   }
 
-  async setApiKey(_actor: Actor, { engine, revision }: { engine: string; revision: string }, secret: string | null): Promise<Engine> {
+  async setApiKey(_actor: Actor, { engine, revision }: { engine: string; revision: string }, apiKey: string | null): Promise<Engine> {
     await this.#one(engine, revision)
-    if (secret === null) await this.secrets.remove({ id: engine, revision })
-    else await this.secrets.keep({ id: engine, revision }, secret)
+    if (apiKey === null) await this.apiKeys.remove({ id: engine, revision })
+    else await this.apiKeys.keep({ id: engine, revision }, apiKey)
     await this.db.transaction((trx) => recordEvent(trx, { kind: 'engines' }))
     return this.#one(engine, revision)
   }

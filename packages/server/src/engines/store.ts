@@ -14,10 +14,10 @@ export const saveProfile = (trx: Knex.Transaction, profile: EngineProfile, actor
     .onConflict(['id', 'revision'])
     .merge(['profile', 'saved_by'])
 
-/** By “id revision”: whether it is switched off, and whether a secret is kept. */
+/** By “id revision”: whether it is switched off, and whether an API key is kept. */
 export async function statesOf(db: Database): Promise<Map<string, { off: boolean; hasApiKey: boolean }>> {
-  const rows = await db('engine_states').select<{ id: string; revision: string; off: boolean; has_secret: boolean }[]>('id', 'revision', 'off', db.raw('secret is not null as has_secret'))
-  return new Map(rows.map((row) => [`${row.id} ${row.revision}`, { off: row.off, hasApiKey: row.has_secret }]))
+  const rows = await db('engine_states').select<{ id: string; revision: string; off: boolean; has_api_key: boolean }[]>('id', 'revision', 'off', db.raw('api_key is not null as has_api_key'))
+  return new Map(rows.map((row) => [`${row.id} ${row.revision}`, { off: row.off, hasApiKey: row.has_api_key }]))
 }
 
 export const switchState = (trx: Knex.Transaction, id: string, revision: string, off: boolean): Promise<unknown> => trx('engine_states').insert({ id, revision, off }).onConflict(['id', 'revision']).merge(['off'])

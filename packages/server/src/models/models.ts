@@ -11,7 +11,7 @@ import type { AllowedAddresses } from '../providers/allowed-addresses.ts'
 import { Breaker } from '../providers/breaker.ts'
 import { LanguageModels, type ModelAnswer } from '../providers/language-model.ts'
 import { ServiceFailure } from '../providers/service-failure.ts'
-import type { Secrets } from '../security/secrets.ts'
+import type { ApiKeys } from '../security/api-keys.ts'
 
 /** Requests at once to a model whose profile says nothing of it. */
 const AT_ONCE = 2
@@ -38,18 +38,18 @@ export class Models {
     private readonly db: Database,
     private readonly standin: string,
     allowed: AllowedAddresses,
-    private readonly secrets: Secrets<{ id: string }>,
+    private readonly apiKeys: ApiKeys<{ id: string }>,
     private readonly timeoutMs: number,
   ) {
     this.#models = new LanguageModels(allowed)
   }
 
   async list(): Promise<Model[]> {
-    const [profiles, states, usage] = await Promise.all([this.#profiles(), this.db('model_states').select<{ id: string; off: boolean; has_secret: boolean }[]>('id', 'off', this.db.raw('secret is not null as has_secret')), this.#usage()])
+    const [profiles, states, usage] = await Promise.all([this.#profiles(), this.db('model_states').select<{ id: string; off: boolean; has_api_key: boolean }[]>('id', 'off', this.db.raw('api_key is not null as has_api_key')), this.#usage()])
     return profiles.all.map((profile): Model => {
       const state = states.find(({ id }) => id === profile.id)
       const off = state?.off ?? false
-      return { profile, off, hasApiKey: state?.has_secret ?? false, connected: this.connectionOf(profile) !== undefined && !off, origin: !ships(profile.id) ? 'own' : profiles.saved.some(({ id }) => id === profile.id) ? 'changed' : 'shipped', usage: usage.get(profile.id) ?? NO_USAGE }
+      return { profile, off, hasApiKey: state?.has_api_key ?? false, connected: this.connectionOf(profile) !== undefined && !off, origin: !ships(profile.id) ? 'own' : profiles.saved.some(({ id }) => id === profile.id) ? 'changed' : 'shipped', usage: usage.get(profile.id) ?? NO_USAGE }
     })
   }
 
@@ -87,12 +87,12 @@ export class Models {
   async ask(profile: ModelProfile, question: ModelQuestion): Promise<ModelAnswer> {
     const connection = this.connectionOf(profile)
     if (!connection) throw new ServiceFailure('This model is not connected. Nothing was sent.', { charged: 'no', again: false })
-    const secret = connection.headers ? await this.secrets.of({ id: profile.id }) : undefined
+    const apiKey = connection.headers ? await this.apiKeys.of({ id: profile.id }) : undefined
     const { messages, pictures, schema, temperature, seed, signal, heard } = question
     return this.#breaker.through({ id: profile.id, name: profile.name }, connection.concurrency ?? AT_ONCE, () =>
       this.#models.ask({
         connection,
-        secret,
+        apiKey,
         messages,
         ...(pictures ? { pictures } : {}),
         values: { model: profile.model, temperature: temperatureFor(profile, temperature), seed, mostOut: profile.mostOut, schema: schema.schema, schemaName: schema.name },
@@ -147,10 +147,10 @@ export class Models {
     return this.#one(id)
   }
 
-  async setApiKey(_actor: Actor, id: string, secret: string | null): Promise<Model> {
+  async setApiKey(_actor: Actor, id: string, apiKey: string | null): Promise<Model> {
     await this.#one(id)
-    if (secret === null) await this.secrets.remove({ id })
-    else await this.secrets.keep({ id }, secret)
+    if (apiKey === null) await this.apiKeys.remove({ id })
+    else await this.apiKeys.keep({ id }, apiKey)
     await this.db.transaction((trx) => recordEvent(trx, { kind: 'models' }))
     return this.#one(id)
   }

@@ -20,8 +20,8 @@ async function service(answer: (response: ServerResponse, request: IncomingMessa
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}`
 }
 const MESSAGES = [{ role: 'system' as const, content: 'Be brief.' }, { role: 'user' as const, content: 'A fox?' }]
-const ask = (address: string, more: { connection?: ModelConnection; secret?: string; heard?: (text: string) => void; pictures?: string[]; signal?: AbortSignal } = {}) =>
-  new LanguageModels(new AllowedAddresses('', address)).ask({ connection: chatConnection(`${address}/v1`, false), secret: undefined, messages: MESSAGES, values: { model: 'm', temperature: 0.5, seed: 3, mostOut: 100 }, timeoutMs: 600, ...more })
+const ask = (address: string, more: { connection?: ModelConnection; apiKey?: string; heard?: (text: string) => void; pictures?: string[]; signal?: AbortSignal } = {}) =>
+  new LanguageModels(new AllowedAddresses('', address)).ask({ connection: chatConnection(`${address}/v1`, false), apiKey: undefined, messages: MESSAGES, values: { model: 'm', temperature: 0.5, seed: 3, mostOut: 100 }, timeoutMs: 600, ...more })
 const failure = async (...asked: Parameters<typeof ask>): Promise<ServiceFailure> => {
   const error: unknown = await ask(...asked).then(() => undefined, (reason: unknown) => reason)
   if (!(error instanceof ServiceFailure)) throw new Error(`Expected a failure, not ${String(error)}`)
@@ -107,7 +107,7 @@ describe('asking a model', () => {
       key = request.headers.authorization
       response.setHeader('content-type', 'application/json').end(JSON.stringify({ choices: [{ message: { content: 'ok' } }] }))
     })
-    await ask(address, { connection: chatConnection(`${address}/v1`, true), secret: 's3' })
+    await ask(address, { connection: chatConnection(`${address}/v1`, true), apiKey: 's3' })
     expect(key).toBe('Bearer s3')
     expect((await failure(address, { connection: chatConnection(`${address}/v1`, true) })).reason).toContain('needs an API key')
   })

@@ -4,6 +4,7 @@ import { type Dispatcher, fetch, type Response } from 'undici'
 import type { AllowedAddresses } from './allowed-addresses.ts'
 import { boundedBody } from './bounded-body.ts'
 import { eventsIn } from './server-sent-events.ts'
+import { headersWith } from './api-key.ts'
 import { ServiceFailure } from './service-failure.ts'
 
 /** Longer than any answer that is looked at; what comes after is not read. */
@@ -13,8 +14,8 @@ const MAX_REASON = 300
 
 export interface ModelAsking {
   connection: ModelConnection
-  /** What stands for {secret} in headers. */
-  secret: string | undefined
+  /** What stands for {apiKey} in headers. */
+  apiKey: string | undefined
   messages: readonly Message[]
   /** Pictures that go with the first question, as data URLs. */
   pictures?: readonly string[]
@@ -87,19 +88,13 @@ export class LanguageModels {
     const body = fillModelBody(connection.body, { ...asking.values, messages: withPictures(messages, asking.pictures ?? []), system: texts('system'), user: messages.filter(({ role }) => role !== 'system').map(({ content }) => content).join('\n\n') })
     let text = ''
     try {
-      const response = await fetch(this.allowed.demand(connection.url), { method: 'POST', headers: { 'content-type': 'application/json', ...this.#headersOf(asking) }, body: JSON.stringify(body), redirect: 'manual', signal, dispatcher: this.allowed.dispatcher as Dispatcher })
+      const response = await fetch(this.allowed.demand(connection.url), { method: 'POST', headers: { 'content-type': 'application/json', ...headersWith(asking.apiKey, asking.connection, 'model') }, body: JSON.stringify(body), redirect: 'manual', signal, dispatcher: this.allowed.dispatcher as Dispatcher })
       if (!response.ok) await this.#refuse(response, connection)
       if (connection.streams && /event-stream/.test(response.headers.get('content-type') ?? '')) return await this.#stream(response, asking, (now) => (text = now))
       return this.#whole(await boundedBody(response, MAX_BYTES), asking)
     } catch (error) {
       throw failureOf(error, timeoutMs, text)
     }
-  }
-
-  #headersOf({ connection, secret }: ModelAsking): Record<string, string> {
-    const needs = Object.values(connection.headers ?? {}).some((value) => value.includes('{secret}'))
-    if (needs && secret === undefined) throw new ServiceFailure('The model needs an API key, and none is kept for it. Nothing was sent and nothing was charged. Give it on the Engines page.', { charged: 'no', again: false })
-    return Object.fromEntries(Object.entries(connection.headers ?? {}).map(([name, value]) => [name, value.replaceAll('{secret}', secret ?? '')]))
   }
 
   async #refuse(response: Response, connection: ModelConnection): Promise<never> {

@@ -18,7 +18,7 @@ async function engine(answer: (response: ServerResponse, request: IncomingMessag
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}`
 }
 const values = { prompt: 'a fox', width: 768, height: 512, seed: 3, settings: {} }
-const asking = (address: string, change: Partial<Connection> = {}) => ({ connection: { ...standinConnection(address), ...change }, secret: undefined, values, seed: 3, key: 'k', timeoutMs: 400 })
+const asking = (address: string, change: Partial<Connection> = {}) => ({ connection: { ...standinConnection(address), ...change }, apiKey: undefined, values, seed: 3, key: 'k', timeoutMs: 400 })
 const ask = (address: string, change: Partial<Connection> = {}) => new PictureEngines(new AllowedAddresses('', address)).ask(asking(address, change))
 const failure = async (address: string, change: Partial<Connection> = {}): Promise<ServiceFailure> => {
   const error: unknown = await ask(address, change).then(() => undefined, (reason: unknown) => reason)
@@ -64,16 +64,16 @@ describe('asking an engine', () => {
     expect(await failure(address)).toMatchObject({ reason: expect.stringMatching(/elsewhere/) as string, more: { charged: 'no', again: false } })
   })
 
-  it('sends a secret in its header, and nothing at all while none is kept', async () => {
+  it('sends an API key in its header, and nothing at all while none is kept', async () => {
     let seen: unknown
     const address = await engine((response, request) => {
       seen = request.headers['authorization']
       response.end(JSON.stringify({ pictures: [{ png: 'aGk=' }] }))
     })
-    const headers = { authorization: 'Bearer {secret}' }
+    const headers = { authorization: 'Bearer {apiKey}' }
     expect((await failure(address, { headers })).reason).toMatch(/needs an API key/)
     expect(seen).toBeUndefined()
-    await new PictureEngines(new AllowedAddresses('', address)).ask({ ...asking(address, { headers }), secret: 'tok' })
+    await new PictureEngines(new AllowedAddresses('', address)).ask({ ...asking(address, { headers }), apiKey: 'tok' })
     expect(seen).toBe('Bearer tok')
   })
 

@@ -3,6 +3,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import { type Dispatcher, fetch, type Response } from 'undici'
 import type { AllowedAddresses } from './allowed-addresses.ts'
 import { boundedBody } from './bounded-body.ts'
+import { headersWith } from './api-key.ts'
 import { ServiceFailure } from './service-failure.ts'
 
 /** A 4096 x 4096 PNG as base64 stays below this. */
@@ -12,8 +13,8 @@ const MAX_REDIRECTS = 3
 
 export interface Asking {
   connection: Connection
-  /** What stands for {secret} in headers. */
-  secret: string | undefined
+  /** What stands for {apiKey} in headers. */
+  apiKey: string | undefined
   values: RequestValues
   seed: number
   /** The same for every repeat of one asking. */
@@ -73,21 +74,15 @@ export class PictureEngines {
     const { connection, values, key } = asking
     const ends = AbortSignal.timeout(asking.timeoutMs)
     const signal = asking.signal ? AbortSignal.any([ends, asking.signal]) : ends
-    const headers = this.#headersOf(asking)
+    const headers = headersWith(asking.apiKey, asking.connection, 'engine')
     const first = await this.#json(connection.url, { method: 'POST', headers: { 'content-type': 'application/json', ...(connection.keyHeader ? { [connection.keyHeader]: key } : {}), ...headers }, body: JSON.stringify(fillTemplate(connection.body, { ...values, key })) }, signal, asking)
     const answer = connection.poll ? await this.#await(first, connection.poll, headers, signal, asking) : first
     return this.#pictureIn(answer, signal, asking)
   }
 
-  /** What would be sent, for a look at it before: the secret is never part of it. */
+  /** What would be sent, for a look at it before: the API key is never part of it. */
   preview({ connection, values }: Pick<Asking, 'connection' | 'values'>): { url: string; headers: Record<string, string>; body: unknown } {
     return { url: connection.url, headers: { 'content-type': 'application/json', ...(connection.keyHeader ? { [connection.keyHeader]: typeof values.key === 'string' ? values.key : '' } : {}), ...connection.headers }, body: fillTemplate(connection.body, values) }
-  }
-
-  #headersOf({ connection, secret }: Asking): Record<string, string> {
-    const needs = Object.values(connection.headers ?? {}).some((value) => value.includes('{secret}'))
-    if (needs && secret === undefined) throw new ServiceFailure('The engine needs an API key, and none is kept for it. Nothing was sent and nothing was charged. Give it on the Engines page.', { charged: 'no', again: false })
-    return Object.fromEntries(Object.entries(connection.headers ?? {}).map(([name, value]) => [name, value.replaceAll('{secret}', secret ?? '')]))
   }
 
   async #fetch(address: string, init: { method: string; headers?: Record<string, string>; body?: string }, signal: AbortSignal): Promise<Response> {
@@ -155,7 +150,7 @@ export class PictureEngines {
     return { bytes, seed: typeof said === 'number' && Number.isSafeInteger(said) ? said : asking.seed, ...(price !== undefined && Number.isFinite(price) && price >= 0 ? { cost: Math.ceil(price) } : {}) }
   }
 
-  /** A picture from an address the service named. Each step of a redirect must be allowed; secrets do not go along. */
+  /** A picture from an address the service named. Each step of a redirect must be allowed; the API key does not go along. */
   async #download(address: string, signal: AbortSignal, asking: Asking): Promise<Buffer> {
     let next = new URL(address, asking.connection.url).href
     try {

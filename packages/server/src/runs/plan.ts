@@ -1,8 +1,8 @@
-import { countOf, type Draft, draftFor, type EngineChoice, type EngineProfile, type Output, outputFor, type ReadDraft, type Settings, type SettingValue, sizeFor } from '@idolon/core'
+import { countOf, type Draft, draftFor, type EngineChoice, type EngineProfile, MAX_SEED, type Output, outputFor, type ReadDraft, type Settings, type SettingValue, sizeFor } from '@idolon/core'
 import { ProblemError } from '../http/problem.ts'
 
-/** Seeds stay exact in JSON and in every engine's 31-bit field. */
-export const MAX_SEED = 2 ** 31 - 1
+/** So many seeds there are; after the largest comes 0. Each stays exact in JSON and in every engine’s 31-bit field. */
+export const SEEDS = MAX_SEED + 1
 /** Most pictures of one run. */
 const MOST = 200
 
@@ -39,7 +39,7 @@ export function planRun(draft: Draft, engines: readonly { choice: EngineChoice; 
       const own: Draft = { ...tried, settings: { ...tried.settings, ...step } }
       const output = outputFor(own, profile, read)
       const count = countOf(own.settings)
-      return Array.from({ length: count }, (_, i) => ({ profile, output, place: s * count + i, seed: (seed + i) % MAX_SEED, cost: sizeFor(profile, own.settings).cost }))
+      return Array.from({ length: count }, (_, i) => ({ profile, output, place: s * count + i, seed: (seed + i) % SEEDS, cost: sizeFor(profile, own.settings).cost }))
     })
   })
   if (plan.length > MOST) throw new ProblemError('nothing-to-try', `That would be ${plan.length} pictures; a run makes at most ${MOST}. Ask for fewer results or fewer steps; nothing was spent.`)

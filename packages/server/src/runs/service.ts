@@ -13,7 +13,7 @@ import { reserve, settle } from '../ledger/ledger.ts'
 import { promptReader } from '../phrases/prompt-reader.ts'
 import { freezeVersion } from '../versions/service.ts'
 import { demandWords, enginesToAsk, type Ground, groundOf, profileOf } from './ground.ts'
-import { MAX_SEED, planRun, type Sweep } from './plan.ts'
+import { planRun, SEEDS, type Sweep } from './plan.ts'
 import { runsWhere } from './store.ts'
 import { spending, stopWaiting, writeProofs } from './write.ts'
 
@@ -91,7 +91,7 @@ export class Runs {
     const { draft } = ground
     const engines = await enginesToAsk(this.engines, ground.known, draft.engines)
     const set = draft.settings['seed']
-    const first = typeof seed === 'number' ? seed : seed === undefined && typeof set === 'number' ? Math.abs(Math.trunc(set)) % MAX_SEED : randomInt(1, 1_000_000)
+    const first = typeof seed === 'number' ? seed : seed === undefined && typeof set === 'number' ? Math.abs(Math.trunc(set)) % SEEDS : randomInt(1, 1_000_000)
     const plan = planRun(draft, engines, read, first, sweep)
     demandWords(plan.map(({ output }) => output))
     await demandUnderCeiling(trx, ground.projectId, sumByUnit(plan.map(({ profile, cost }) => ({ unit: profile.costUnit, amount: cost }))))

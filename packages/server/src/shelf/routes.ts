@@ -1,4 +1,4 @@
-import { changePrompts, deleteSearch, keepSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from '@idolon/contract'
+import { changePrompts, deleteSearch, saveSearch, listSearches, listTags, mergePrompts, readEvidence, readNear, renameTag, saySame, searchShelf, unmergePrompt } from '@idolon/contract'
 import type { Database } from '../database/connect.ts'
 import type { Register } from '../http/register.ts'
 import type { Sameness } from './sameness.ts'
@@ -11,7 +11,7 @@ export function shelfRoutes(on: Register, db: Database, search: ShelfSearch, she
   on(renameTag, ({ actor, body }) => shelf.renameTag(actor, body))
   on(changePrompts, ({ actor, body }) => shelf.changeMany(actor, body))
   on(listSearches, () => shelf.searches())
-  on(keepSearch, ({ actor, params, body }) => shelf.keepSearch(actor, params.search, body))
+  on(saveSearch, ({ actor, params, body }) => shelf.saveSearch(actor, params.search, body))
   on(deleteSearch, async ({ actor, params }) => {
     await shelf.deleteSearch(actor, params.search)
     return undefined

@@ -156,7 +156,7 @@ export class ShelfSearch {
     return summaries.map((prompt, i) => {
       const { family, alike, score } = placeOf.get(prompt.id)!
       const why = whyFound(prompt, rows[i]!.draft_body.text, `${prompt.note} ${rows[i]!.proof_notes ?? ''}`, read, said)
-      return { ...prompt, family, alike: alike - 1, why: score === undefined ? why : [`close in meaning, ${score.toFixed(2)} of 1`, ...why] }
+      return { ...prompt, family, alike: alike - 1, why: score === undefined ? why : ['close in meaning', ...why] }
     })
   }
 }

@@ -1,4 +1,4 @@
-import type { Evidence, KeptSearch, Relative, Status } from '@idolon/contract'
+import type { Evidence, SavedSearch, Relative, Status } from '@idolon/contract'
 import type { Knex } from 'knex'
 import type { Actor } from '../actor.ts'
 import type { Database } from '../database/connect.ts'
@@ -18,11 +18,11 @@ interface SearchRow {
   id: string
   name: string
   query: Record<string, string>
-  kept_at: Date
+  saved_at: Date
 }
 const MOST_TAGS = 60
 const MOST_RELATIVES = 60
-const searchOf = ({ kept_at, ...row }: SearchRow): KeptSearch => ({ ...row, keptAt: kept_at.toISOString() })
+const searchOf = ({ saved_at, ...row }: SearchRow): SavedSearch => ({ ...row, savedAt: saved_at.toISOString() })
 
 /** What is done with prompts on the Shelf beside finding them. */
 export class Shelf {
@@ -67,21 +67,21 @@ export class Shelf {
     })
   }
 
-  async searches(): Promise<KeptSearch[]> {
-    return (await this.db('kept_searches').orderBy('name').limit(500).select<SearchRow[]>('id', 'name', 'query', 'kept_at')).map(searchOf)
+  async searches(): Promise<SavedSearch[]> {
+    return (await this.db('saved_searches').orderBy('name').limit(500).select<SearchRow[]>('id', 'name', 'query', 'saved_at')).map(searchOf)
   }
 
-  async keepSearch(actor: Actor, id: string, { name, query }: { name: string; query: Record<string, string> }): Promise<KeptSearch> {
-    const [row] = await this.db('kept_searches')
-      .insert({ id, name: name.trim(), query: JSON.stringify(query), kept_by: actor.id })
+  async saveSearch(actor: Actor, id: string, { name, query }: { name: string; query: Record<string, string> }): Promise<SavedSearch> {
+    const [row] = await this.db('saved_searches')
+      .insert({ id, name: name.trim(), query: JSON.stringify(query), saved_by: actor.id })
       .onConflict('id')
       .merge(['name', 'query'])
-      .returning<SearchRow[]>(['id', 'name', 'query', 'kept_at'])
+      .returning<SearchRow[]>(['id', 'name', 'query', 'saved_at'])
     return searchOf(row!)
   }
 
   async deleteSearch(_actor: Actor, id: string): Promise<void> {
-    if (!(await this.db('kept_searches').where({ id }).delete())) throw notFound('search')
+    if (!(await this.db('saved_searches').where({ id }).delete())) throw notFound('search')
   }
 
   async evidence(prompt: string): Promise<Evidence> {

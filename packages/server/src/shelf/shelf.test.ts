@@ -1,4 +1,4 @@
-import { changePrompt, changePrompts, changeProof, createPrompt, deletePrompt, deleteSearch, keepSearch, listSearches, listTags, restorePrompt, type QueryOf, readEvidence, readNear, readPrompt, renameTag, searchShelf } from '@idolon/contract'
+import { changePrompt, changePrompts, changeProof, createPrompt, deletePrompt, deleteSearch, saveSearch, listSearches, listTags, restorePrompt, type QueryOf, readEvidence, readNear, readPrompt, renameTag, searchShelf } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -139,7 +139,7 @@ describe('the Shelf', () => {
 
   it('keeps a search under a name', async () => {
     const search = randomUUID()
-    await server.call(keepSearch, { params: { search }, body: { name: ' Prints ', query: { tag: 'print', q: 'light: rim' } } })
+    await server.call(saveSearch, { params: { search }, body: { name: ' Prints ', query: { tag: 'print', q: 'light: rim' } } })
     expect(await server.call(listSearches)).toMatchObject([{ id: search, name: 'Prints', query: { tag: 'print', q: 'light: rim' } }])
     await server.call(deleteSearch, { params: { search } })
     expect(await server.call(listSearches)).toEqual([])

@@ -213,7 +213,7 @@ it('a service of another shape is a matter of its profile; its key is sent and n
   await new Promise((resolve) => other.once('listening', resolve))
   const url = `http://127.0.0.1:${(other.address() as AddressInfo).port}/ask`
   const shipped = (await server.call(listModels))[0]!.profile
-  const saved = await server.call(saveModel, { params: { model: 'other' }, body: { ...shipped, id: 'other', name: 'Other', simulated: true, cost: { request: 3, thousandIn: 100, thousandOut: 200 }, connection: { url, headers: { 'x-key': '{secret}' }, body: { rules: '{system}', question: '{user}', heat: '{temperature}' }, streams: false, answer: { text: '/out/0/said', tokensIn: '/count/in', tokensOut: '/count/out' } } } })
+  const saved = await server.call(saveModel, { params: { model: 'other' }, body: { ...shipped, id: 'other', name: 'Other', simulated: true, cost: { request: 3, thousandIn: 100, thousandOut: 200 }, connection: { url, headers: { 'x-key': '{apiKey}' }, body: { rules: '{system}', question: '{user}', heat: '{temperature}' }, streams: false, answer: { text: '/out/0/said', tokensIn: '/count/in', tokensOut: '/count/out' } } } })
   expect(saved).toMatchObject({ origin: 'own', profile: { simulated: false } })
   expect((await ask({ model: 'other' })).problem).toContain('needs an API key')
   await server.call(setModelApiKey, { params: { model: 'other' }, body: { apiKey: 'never-told' } })

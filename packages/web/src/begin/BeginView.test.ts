@@ -67,7 +67,7 @@ describe('where one begins', () => {
 
   it('names a project, in the form that its address may ask for', async () => {
     const { wrapper, router } = await begin('/?new=project')
-    expect(named(wrapper, 'Make it')!.attributes('disabled')).toBeDefined()
+    expect(named(wrapper, 'Create it')!.attributes('disabled')).toBeDefined()
     await fill(wrapper, 'Name of the project', ' Lamps ')
     await wrapper.get('form').trigger('submit')
     await flushPromises()

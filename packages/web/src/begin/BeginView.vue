@@ -80,7 +80,7 @@ const empty = computed(() => recent.value?.length === 0)
         </li>
         <li>
           <h2>From a template or in a writing style</h2>
-          <p class="soft"><RouterLink to="/shelf/templates">Choose a frame and fill it</RouterLink>, one draft or many at once; or <RouterLink to="/shelf/templates?do=learn">find the frame</RouterLink> of prompts you have. In a writing style: <template v-for="one in writingStyles.slice(0, 3)" :key="one.id"><RouterLink :to="`/shelf/writing-styles/${one.id}`">{{ one.body.name }}</RouterLink>, </template><RouterLink to="/shelf/writing-styles?do=learn">{{ writingStyles.length ? 'learn another' : 'learn one from prompts you like' }}</RouterLink>.</p>
+          <p class="soft"><RouterLink to="/shelf/templates">Choose a template and fill it</RouterLink>, one draft or many at once; or <RouterLink to="/shelf/templates?do=learn">learn one</RouterLink> from prompts you have. In a writing style: <template v-for="one in writingStyles.slice(0, 3)" :key="one.id"><RouterLink :to="`/shelf/writing-styles/${one.id}`">{{ one.body.name }}</RouterLink>, </template><RouterLink to="/shelf/writing-styles?do=learn">{{ writingStyles.length ? 'learn another' : 'learn one from prompts you like' }}</RouterLink>.</p>
         </li>
         <li>
           <h2>From a story</h2>
@@ -94,7 +94,7 @@ const empty = computed(() => recent.value?.length === 0)
           <h2>A new project</h2>
           <form v-if="naming" class="row-actions" @submit.prevent="makeProject">
             <v-text-field ref="nameField" v-model="name" label="Name of the project" placeholder="Name" maxlength="120" :rules="[needed]" @keydown.escape="naming = false" />
-            <v-btn type="submit" :disabled="!name.trim()">Make it</v-btn>
+            <v-btn type="submit" :disabled="!name.trim()">Create it</v-btn>
           </form>
           <p v-else class="soft"><v-btn variant="text" @click="startNaming">Name one</v-btn> for a body of work with its own prompts and pictures.</p>
         </li>
@@ -128,11 +128,7 @@ h1 {
   font-size: 30px;
 }
 .ways h2 {
-  margin-bottom: 5px;
-}
-.do {
-  font-size: 15px;
-  padding: 8px 20px;
+  margin-bottom: 8px;
 }
 .proven {
   display: grid;

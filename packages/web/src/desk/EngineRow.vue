@@ -58,7 +58,7 @@ const name = computed(() => (props.profile ? `${props.profile.name} ${props.prof
   align-items: start;
 }
 .engine {
-  flex: 1 1 128px;
+  flex: 1 1 104px;
   max-width: 190px;
 }
 .ratio {

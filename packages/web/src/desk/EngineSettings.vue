@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { mdiTuneVariant } from '@mdi/js'
-import type { EngineProfile, Settings } from '@idolon/core'
+import { type EngineProfile, MAX_SEED, type Settings } from '@idolon/core'
 import { computed } from 'vue'
 import NumberField from '../shared/NumberField.vue'
 
 /** The settings an engine has of its own, and the seed, behind one button that says which are not as usual. */
 const props = defineProps<{ profile: EngineProfile; settings: Settings; seed?: boolean }>()
 const emit = defineEmits<{ set: [changes: Record<string, string | number | undefined>] }>()
-const MAX_SEED = 2_147_483_646
 
 const changed = computed(() => [
   ...props.profile.settings.flatMap(({ key, label, default: usual }) => (props.settings[key] === undefined || props.settings[key] === usual ? [] : [`${label.toLowerCase()} ${props.settings[key]}`])),

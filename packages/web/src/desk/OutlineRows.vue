@@ -324,12 +324,18 @@ li.here::before {
 .words {
   min-width: 220px;
 }
+/* It takes no room, so that it never begins a line of its own. */
 .add {
+  width: 0;
+  white-space: nowrap;
   opacity: 0;
 }
 .add.always,
 .row:hover .add,
 .add:focus-within {
   opacity: 1;
+}
+.add.always {
+  width: auto;
 }
 </style>

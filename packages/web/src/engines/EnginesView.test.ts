@@ -41,6 +41,14 @@ describe('the engines', () => {
     expect(wrapper.findAll('[aria-label=Engines] .choice').map((one) => one.text())).toEqual([`Burin 2simulated, 12 made, usually in 0.9 s, 1 failed`, 'Mine 1written for, not connected'])
   })
 
+  it('show where they come until they are there', async () => {
+    const { wrapper } = await view([])
+    expect([wrapper.find('.v-skeleton-loader').exists(), wrapper.find('.profile').exists()]).toEqual([true, false])
+    useEngines().all = [engine()]
+    await flushPromises()
+    expect([wrapper.find('.v-skeleton-loader').exists(), wrapper.get('.profile h2').text()]).toEqual([false, 'Burin 2 ships with Idolon'])
+  })
+
   it('say what they read, take and cost, in tables that sort', async () => {
     const { wrapper } = await view()
     const tables = wrapper.findAll('table')
@@ -97,7 +105,7 @@ describe('a profile that is written', () => {
 
   it('says under a number that it is none, and keeps the rest', async () => {
     const { wrapper } = await view()
-    await press(wrapper, 'Change the profile')
+    await press(wrapper, 'Edit the profile')
     const width = wrapper.findAll('input[aria-label="Width in pixels"]')[0]!
     await width.setValue('')
     await submit(wrapper)
@@ -106,7 +114,7 @@ describe('a profile that is written', () => {
 
   it('says at its place what is no JSON', async () => {
     const { wrapper } = await view()
-    await press(wrapper, 'Change the profile')
+    await press(wrapper, 'Edit the profile')
     await fill(wrapper, 'The connection, as JSON', '{"url":')
     expect(under(wrapper, 'The connection, as JSON')).toContain('The connection is no JSON yet')
     await submit(wrapper)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiContentDuplicate, mdiExport, mdiImport, mdiPencilOutline } from '@mdi/js'
 import type { Engine } from '@idolon/contract'
 import { type EngineProfile, readProfile, SHIPPED_ENGINES } from '@idolon/core'
 import { computed, shallowRef } from 'vue'
@@ -79,7 +80,7 @@ async function importFile(given: File): Promise<void> {
       <h1 class="view-title">Engines <span class="scope">for all projects</span></h1>
       <p class="finding">
         <v-btn color="primary" variant="flat" @click="writing = { profile: blank(), isNew: true }">Add an engine</v-btn>
-        <v-btn variant="text" @click="pickFile()">Import a profile</v-btn>
+        <v-btn :prepend-icon="mdiImport" @click="pickFile()">Import a profile</v-btn>
       </p>
     </header>
     <div class="columns">
@@ -110,12 +111,13 @@ async function importFile(given: File): Promise<void> {
           </v-data-table>
         </section>
         <p class="row-actions">
-          <v-btn @click="writing = { profile: engine.profile, isNew: false }">Change the profile</v-btn>
-          <v-btn variant="text" @click="takeOut(engine)">Export as JSON</v-btn>
-          <v-btn variant="text" @click="writing = { profile: copyOf(engine), isNew: true }">Copy as a new engine</v-btn>
+          <v-btn :prepend-icon="mdiPencilOutline" @click="writing = { profile: engine.profile, isNew: false }">Edit the profile</v-btn>
+          <v-btn :prepend-icon="mdiExport" @click="takeOut(engine)">Export as JSON</v-btn>
+          <v-btn :prepend-icon="mdiContentDuplicate" @click="writing = { profile: copyOf(engine), isNew: true }">Copy as a new engine</v-btn>
           <v-btn v-if="engine.origin !== 'shipped'" variant="text" @click="remove(engine)">{{ engine.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
         </p>
       </article>
+      <v-skeleton-loader v-else-if="engines.all.length === 0" type="heading, paragraph@2, table-tbody" />
     </div>
     <ModelsSection />
   </main>
@@ -128,7 +130,7 @@ async function importFile(given: File): Promise<void> {
 }
 .columns {
   display: grid;
-  grid-template-columns: 210px minmax(0, 760px);
+  grid-template-columns: 236px minmax(0, 760px);
   gap: 34px;
   align-items: start;
 }

@@ -26,7 +26,7 @@ describe('the form of a language model', () => {
   it('saves one by address, key and name; its short name follows the name', async () => {
     const wrapper = await filled()
     await send(wrapper)
-    expect(saved(wrapper)).toMatchObject({ id: 'quill', name: 'Quill', model: 'quill-2', connection: { url: 'https://models.example/messages', headers: { authorization: 'Bearer {secret}' } } })
+    expect(saved(wrapper)).toMatchObject({ id: 'quill', name: 'Quill', model: 'quill-2', connection: { url: 'https://models.example/messages', headers: { authorization: 'Bearer {apiKey}' } } })
     expect(saved(wrapper)).not.toHaveProperty('temperature')
     expect(saved(wrapper)).not.toHaveProperty('address')
   })

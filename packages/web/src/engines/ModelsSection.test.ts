@@ -15,7 +15,7 @@ vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 const [quoin] = SHIPPED_MODELS
 const USAGE = { answered: 0, failed: 0, medianMs: null, spent: 0, lastFailure: null }
 const aModel = (more: Partial<Model> = {}): Model => ({ profile: quoin!, connected: true, origin: 'shipped', off: false, hasApiKey: false, usage: USAGE, ...more }) as Model
-const own = aModel({ origin: 'own', profile: { ...quoin!, id: 'quill', name: 'Quill', simulated: false, connection: { url: 'https://models.example', headers: { authorization: 'Bearer {secret}' } } as unknown as NonNullable<Model['profile']['connection']> } })
+const own = aModel({ origin: 'own', profile: { ...quoin!, id: 'quill', name: 'Quill', simulated: false, connection: { url: 'https://models.example', headers: { authorization: 'Bearer {apiKey}' } } as unknown as NonNullable<Model['profile']['connection']> } })
 let known: Model[]
 /** What the next question but the list's is answered with. */
 let answer: () => Promise<unknown>
@@ -65,9 +65,9 @@ describe('the language models', () => {
   it('are switched off and on', async () => {
     const wrapper = await section('Quill')
     known = [aModel(), { ...own, off: true, connected: false }]
-    await press(wrapper, 'Switch it off')
+    await press(wrapper, 'Switch off')
     expect(asked()).toEqual([['switchModel', { params: { model: 'quill' }, body: { off: true } }]])
-    expect([named(wrapper, 'Switch it on') !== undefined, named(wrapper, 'Ask it a few words')!.attributes('disabled')]).toEqual([true, ''])
+    expect([named(wrapper, 'Switch on') !== undefined, named(wrapper, 'Ask it a few words')!.attributes('disabled')]).toEqual([true, ''])
   })
 
   it('keep a key, which is cleared from the field and not shown again', async () => {
@@ -92,7 +92,7 @@ describe('the language models', () => {
   it('misbehave for practice where they are simulated, and only there', async () => {
     expect(named(await section('Quill'), 'Have them misbehave')).toBeUndefined()
     const wrapper = await section('Quoin')
-    await fill(wrapper, 'So many times', '2')
+    await fill(wrapper, 'How many times', '2')
     await wrapper.get('form').trigger('submit')
     await flushPromises()
     await press(wrapper, 'Make them gullible')

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { setModelApiKey, MISBEHAVIOURS, type Model, practiseModels, removeModel, saveModel, switchModel, tryModel } from '@idolon/contract'
+import { takesApiKey } from '@idolon/core'
 import type { ModelProfile } from '@idolon/core/helper'
 import { ref, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts } from '../shared/said.ts'
 import { useModels } from '../stores/models.ts'
+import ApiKeyForm from './ApiKeyForm.vue'
 import ModelForm from './ModelForm.vue'
+import PracticeForm from './PracticeForm.vue'
 
 /** The language models that helpers are sent to: each by address, key and name, or by a profile of its own shape. */
 const models = useModels()
@@ -16,15 +19,11 @@ void models.load()
 const open = ref('')
 const tried = shallowRef<{ id: string; said: string | null; tookMs: number; problem: string | null }>()
 const trying = ref('')
-const secret = ref('')
-const misbehaviour = ref<keyof typeof MISBEHAVIOURS>('prose')
-const times = ref(1)
 
 const stateOf = ({ off, profile, connected }: Model) => (off ? 'switched off' : profile.simulated ? 'simulated' : connected ? 'connected' : 'no address')
 const seconds = (ms: number) => `${(ms / 1000).toFixed(1)} s`
 const soFar = ({ usage: { answered, failed, medianMs, spent }, profile }: Model) => (answered + failed === 0 ? 'Nothing was asked of it yet.' : `${answered} answered${medianMs === null ? '' : `, half within ${seconds(medianMs)}`}; ${failed ? `${failed} failed` : 'none failed'}; ${sayAmounts([{ unit: profile.costUnit, amount: spent }])} spent.`)
 const costs = ({ costUnit, cost }: ModelProfile) => [cost.request ? `${sayAmounts([{ unit: costUnit, amount: cost.request }])} a question` : '', `${sayAmounts([{ unit: costUnit, amount: cost.thousandIn }])} for a thousand tokens sent, ${sayAmounts([{ unit: costUnit, amount: cost.thousandOut }])} answered`].filter(Boolean).join('; ')
-const takesSecret = ({ profile }: Model) => Object.values(profile.connection?.headers ?? {}).some((value) => value.includes('{secret}'))
 
 const FRESH: ModelProfile = { id: '', name: '', simulated: false, model: '', sees: false, costUnit: 'token', cost: { request: 0, thousandIn: 1_000, thousandOut: 1_000 }, mostOut: 2_000, notes: '' }
 const writing = shallowRef<{ isNew: boolean; profile: ModelProfile }>()
@@ -49,13 +48,10 @@ const setOff = (id: string, off: boolean) =>
     await call(switchModel, { params: { model: id }, body: { off } })
     await models.read()
   })
-const keep = (id: string, value: string | null) =>
-  task(async () => {
-    await call(setModelApiKey, { params: { model: id }, body: { apiKey: value } })
-    secret.value = ''
-    await models.read()
-    notices.show(value === null ? 'The API key is removed.' : 'The API key is kept, sealed. It is not shown again.')
-  })
+async function saveApiKey(id: string, apiKey: string | null): Promise<void> {
+  await call(setModelApiKey, { params: { model: id }, body: { apiKey } })
+  await models.read()
+}
 const put = (profile: ModelProfile) =>
   task(async () => {
     await call(saveModel, { params: { model: profile.id }, body: profile })
@@ -67,10 +63,10 @@ const remove = ({ profile, origin }: Model) =>
     await models.read()
     notices.show(origin === 'own' ? `${profile.name} is removed.` : `${profile.name} is as it ships.`, { action: { label: 'Undo', run: () => void put(profile) } })
   })
-const misbehave = (how: keyof typeof MISBEHAVIOURS) =>
+const misbehave = (how: keyof typeof MISBEHAVIOURS, times: number) =>
   task(async () => {
-    await call(practiseModels, { body: how === 'none' ? { misbehaviour: 'none', gullible: false } : { misbehaviour: how, times: times.value } })
-    notices.show(how === 'none' ? 'The simulated models behave again.' : `The next ${times.value === 1 ? 'answer' : `${times.value} answers`} of the simulated models: they ${MISBEHAVIOURS[how]}.`)
+    await call(practiseModels, { body: how === 'none' ? { misbehaviour: 'none', gullible: false } : { misbehaviour: how, times } })
+    notices.show(how === 'none' ? 'The simulated models behave again.' : `The next ${times === 1 ? 'answer' : `${times} answers`} of the simulated models: they ${MISBEHAVIOURS[how]}.`)
   })
 const makeGullible = () =>
   task(async () => {
@@ -91,23 +87,13 @@ const makeGullible = () =>
           <p class="soft">Costs {{ costs(model.profile) }}. {{ model.profile.connection ? `Spoken to at ${model.profile.connection.url}.` : model.profile.simulated ? 'Simulated: it writes here, by rule.' : '' }}</p>
           <p class="row-actions">
             <v-btn :disabled="!model.connected || trying !== ''" @click="tryIt(model.profile.id)">{{ trying === model.profile.id ? 'Asking ...' : 'Ask it a few words' }}</v-btn>
-            <v-btn variant="text" @click="write(model)">Change the profile</v-btn>
-            <v-btn variant="text" @click="setOff(model.profile.id, !model.off)">{{ model.off ? 'Switch it on' : 'Switch it off' }}</v-btn>
+            <v-btn @click="write(model)">Edit the profile</v-btn>
+            <v-btn variant="text" @click="setOff(model.profile.id, !model.off)">{{ model.off ? 'Switch on' : 'Switch off' }}</v-btn>
             <v-btn v-if="model.origin !== 'shipped'" variant="text" @click="remove(model)">{{ model.origin === 'own' ? 'Remove it' : 'Reset to what ships' }}</v-btn>
           </p>
           <p v-if="tried?.id === model.profile.id" role="status">{{ tried.problem ?? tried.said }} <span class="soft">after {{ seconds(tried.tookMs) }}</span></p>
-          <form v-if="takesSecret(model)" class="line" @submit.prevent="keep(model.profile.id, secret)">
-            <v-text-field v-model="secret" :label="model.hasApiKey ? 'An API key is kept; a new one takes its place' : 'API key'" type="password" autocomplete="off" maxlength="4000" />
-            <v-btn :disabled="secret === ''" type="submit">Keep the API key</v-btn>
-            <v-btn v-if="model.hasApiKey" variant="text" @click="keep(model.profile.id, null)">Remove the API key</v-btn>
-          </form>
-          <form v-if="model.profile.simulated" class="line" @submit.prevent="misbehave(misbehaviour)">
-            <v-select v-model="misbehaviour" label="For practice, the simulated models" :items="Object.entries(MISBEHAVIOURS).map(([key, says]) => ({ title: says, value: key }))" />
-            <v-text-field v-model.number="times" label="So many times" type="number" min="1" max="100" class="short" />
-            <v-btn type="submit">Have them misbehave</v-btn>
-            <v-btn variant="text" @click="makeGullible">Make them gullible</v-btn>
-            <v-btn variant="text" @click="misbehave('none')">Behave again</v-btn>
-          </form>
+          <ApiKeyForm v-if="takesApiKey(model.profile.connection)" :kept="model.hasApiKey" :save="(apiKey) => saveApiKey(model.profile.id, apiKey)" />
+          <PracticeForm v-if="model.profile.simulated" label="For practice, the simulated models" act="Have them misbehave" :faults="MISBEHAVIOURS" first="prose" @misbehave="misbehave" @behave="misbehave('none', 1)"><v-btn variant="text" @click="makeGullible">Make them gullible</v-btn></PracticeForm>
         </div>
       </li>
     </ul>
@@ -133,14 +119,5 @@ const makeGullible = () =>
 .notes {
   font-family: var(--serif);
   font-size: 16px;
-}
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: end;
-}
-.short {
-  width: 84px;
 }
 </style>

@@ -45,7 +45,7 @@ watch(connection, (said) => {
     notJson.value = `The connection is no JSON yet: ${(error as Error).message}.`
   }
 })
-const begin = () => (connection.value = JSON.stringify({ ...standinConnection('https://pictures.example'), headers: { authorization: 'Bearer {secret}' } }, null, 2))
+const begin = () => (connection.value = JSON.stringify({ ...standinConnection('https://pictures.example'), headers: { authorization: 'Bearer {apiKey}' } }, null, 2))
 const text = ref('A red fox in a meadow at dusk, gouache.')
 const read = computed(() => readProfile(JSON.parse(JSON.stringify(form))))
 const problems = computed(() => (notJson.value ? [{ at: '/connection', says: notJson.value }] : 'problems' in read.value ? read.value.problems : []))

@@ -104,7 +104,7 @@ describe('the glossary', () => {
     expect(server.asked('addTerms')[0]!.body).toEqual({ projectId: 'j', entries: [OWN] })
     const shipped = await glossary('?term=rim%20light|light')
     expect(named(shipped.wrapper, 'Remove yours')).toBeUndefined()
-    await press(shipped.wrapper, 'Correct it')
+    await press(shipped.wrapper, 'Edit')
     expect((fieldOf(shipped.wrapper, 'Also written: other ways to write it, with commas').get('input').element as HTMLInputElement).value).toBe('edge light')
   })
 

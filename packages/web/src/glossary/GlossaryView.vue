@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiExport, mdiImport, mdiPencilOutline } from '@mdi/js'
 import { promptsThatSay, type PromptSummary } from '@idolon/contract'
 import { FACETS, type Facet, type GlossaryEntry, readEntries, type Term } from '@idolon/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
@@ -118,8 +119,8 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
         <v-select label="Facet" :model-value="facet ?? ''" :clearable="facet !== undefined" :items="[{ title: 'every facet', value: '' }, ...FACETS.map((name) => ({ title: `${name} (${counts.get(name) ?? 0})`, value: name }))]" class="facet" @update:model-value="go({ facet: $event || undefined, term: '' })" />
         <span class="soft" role="status">{{ counted(found.length, 'term') }}</span>
         <v-btn color="primary" variant="flat" @click="form = {}">Add a term</v-btn>
-        <v-btn v-if="store.own.length" variant="text" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>
-        <v-btn variant="text" @click="pickFile()">Import terms</v-btn>
+        <v-btn v-if="store.own.length" :prepend-icon="mdiExport" @click="exportOwn">Export your {{ counted(store.own.length, 'term') }}</v-btn>
+        <v-btn :prepend-icon="mdiImport" @click="pickFile()">Import terms</v-btn>
       </div>
     </header>
     <div class="columns">
@@ -139,7 +140,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
           <TermEntry :term="term" heading="h2" :brings="!store.associations?.companions(term.term).length" @go="(name) => go({ term: name, q: '', facet: undefined })" />
           <WordCompanions v-if="store.associations" :word="term.term" :associations="store.associations" />
           <p class="row-actions">
-            <v-btn variant="text" @click="form = { entry: correct(term) }">{{ own ? 'Change it' : 'Correct it' }}</v-btn>
+            <v-btn v-tooltip="own ? '' : 'Your wording stands in place of the one that ships'" :prepend-icon="mdiPencilOutline" @click="form = { entry: correct(term) }">Edit</v-btn>
             <v-btn v-if="own" variant="text" @click="remove">Remove yours</v-btn>
             <span v-if="own" class="soft">{{ own.projectId ? 'for this project' : 'for all projects' }}</span>
           </p>
@@ -171,7 +172,7 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
   align-items: start;
 }
 .list {
-  max-height: calc(100vh - 190px);
+  max-height: calc(100vh - 132px);
   overflow: auto;
   border-top: 1px solid var(--rule);
 }

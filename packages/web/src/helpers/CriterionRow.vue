@@ -2,6 +2,7 @@
 import { type Facet, FACETS } from '@idolon/core'
 import type { Criterion, CriterionKind } from '@idolon/core/helper'
 import { CRITERIA, freshCriterion } from './criterion-words.ts'
+import NumberField from '../shared/NumberField.vue'
 
 /** One thing that a good answer must satisfy. */
 const criterion = defineModel<Criterion>({ required: true })
@@ -13,7 +14,6 @@ function toggle(facet: Facet): void {
   const facets = now.includes(facet) ? now.filter((one) => one !== facet) : [...now, facet]
   criterion.value = facets.length ? { kind: 'facets-present', facets } : { kind: 'facets-present', least: 9 }
 }
-const numberOf = (event: Event) => Number((event.target as HTMLInputElement).value)
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -21,14 +21,14 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   <li class="criterion">
     <v-select label="What a good answer must satisfy" :model-value="criterion.kind" :items="Object.entries(CRITERIA).map(([kind, says]) => ({ title: says, value: kind }))" @update:model-value="criterion = freshCriterion($event as CriterionKind)" />
     <template v-if="criterion.kind === 'facets-present'">
-      <v-text-field v-if="!criterion.facets" label="Of at least" type="number" min="1" max="12" :model-value="criterion.least" class="number" @input="change({ least: numberOf($event) })" />
+      <NumberField v-if="!criterion.facets" label="Of at least" :min="1" :max="12" integer :value="criterion.least" class="number" @set="$event !== undefined && change({ least: $event })" />
       <span class="facets"><v-btn v-for="facet in FACETS" :key="facet" variant="text" :aria-pressed="criterion.facets?.includes(facet) ?? false" @click="toggle(facet)">{{ facet }}</v-btn></span>
     </template>
     <template v-else-if="criterion.kind === 'length-within'">
-      <v-text-field label="At least, in words" type="number" min="0" :model-value="criterion.least" class="number" @input="change({ least: numberOf($event) })" />
-      <v-text-field label="At most, in words" type="number" min="1" :model-value="criterion.most" class="number" @input="change({ most: numberOf($event) })" />
+      <NumberField label="At least, in words" :min="0" :max="criterion.most" integer :value="criterion.least" class="number" @set="$event !== undefined && change({ least: $event })" />
+      <NumberField label="At most, in words" :min="Math.max(1, criterion.least)" :max="5000" integer :value="criterion.most" class="number" @set="$event !== undefined && change({ most: $event })" />
     </template>
-    <v-text-field v-else-if="criterion.kind === 'distinct'" label="How many" type="number" min="1" max="40" :model-value="criterion.count" class="number" @input="criterion = numberOf($event) ? { kind: 'distinct', count: numberOf($event) } : { kind: 'distinct' }" />
+    <NumberField v-else-if="criterion.kind === 'distinct'" label="How many" :min="1" :max="40" integer :value="criterion.count" class="number" @set="criterion = $event === undefined ? { kind: 'distinct' } : { kind: 'distinct', count: $event }" />
     <template v-else-if="criterion.kind === 'near-example'">
       <v-select label="Near or far" :model-value="String(criterion.near)" :items="[{ title: 'near', value: 'true' }, { title: 'far from', value: 'false' }]" @update:model-value="change({ near: $event === 'true' })" />
       <v-text-field label="The example" :model-value="criterion.example" class="wide" @input="change({ example: textOf($event) })" />

@@ -47,7 +47,7 @@ describe('the helpers', () => {
 
   it('are saved as a new version, with why, used or not', async () => {
     const { wrapper } = await view()
-    await press(wrapper, 'Change it')
+    await press(wrapper, 'Edit')
     server.answers['saveHelperVersion'] = aWholeHelper({ helper: MINE })
     emit(editor(wrapper), 'save', MINE.body, 'shorter', true)
     await flushPromises()
@@ -57,7 +57,7 @@ describe('the helpers', () => {
 
   it('keep what was written where the server refuses', async () => {
     const { wrapper } = await view()
-    await press(wrapper, 'Change it')
+    await press(wrapper, 'Edit')
     server.refuses('saveHelperVersion', 'A slot is called by no input. Nothing was kept.')
     emit(editor(wrapper), 'save', MINE.body, '', false)
     await flushPromises()

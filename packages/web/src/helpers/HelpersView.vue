@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiContentDuplicate, mdiExport, mdiImport, mdiPencilOutline } from '@mdi/js'
 import { addHelpers, changeHelper, deleteHelper, type Helper, type HelperExport, type HelperVersion, type HelperWhole, restoreFromBin, readHelper, saveHelperVersion } from '@idolon/contract'
 import { inPresentWords } from '@idolon/core'
 import type { HelperBody } from '@idolon/core/helper'
@@ -111,7 +112,7 @@ const remove = ({ id: which, body }: Helper) =>
       <h1 class="view-title">Helpers <span class="scope">for all projects</span></h1>
       <p class="finding">
         <v-btn color="primary" variant="flat" @click="writing = { body: BLANK, isNew: true }">Add a helper</v-btn>
-        <v-btn variant="text" @click="pickFile()">Import helpers</v-btn>
+        <v-btn :prepend-icon="mdiImport" @click="pickFile()">Import helpers</v-btn>
       </p>
     </header>
     <div class="columns">
@@ -129,9 +130,9 @@ const remove = ({ id: which, body }: Helper) =>
         <p class="does">{{ whole.helper.body.does }}</p>
         <pre class="exact instruction" tabindex="0" aria-label="Instruction">{{ whole.helper.body.instruction }}</pre>
         <p class="row-actions">
-          <v-btn @click="writing = { body: whole.helper.body, isNew: false }">Change it</v-btn>
-          <v-btn variant="text" @click="copy(whole)">Copy</v-btn>
-          <v-btn variant="text" @click="takeOut(whole)">Export as JSON</v-btn>
+          <v-btn :prepend-icon="mdiPencilOutline" @click="writing = { body: whole.helper.body, isNew: false }">Edit</v-btn>
+          <v-btn :prepend-icon="mdiContentDuplicate" @click="copy(whole)">Copy</v-btn>
+          <v-btn :prepend-icon="mdiExport" @click="takeOut(whole)">Export as JSON</v-btn>
           <v-btn v-if="!whole.helper.shipped" variant="text" @click="remove(whole.helper)">Delete</v-btn>
         </p>
         <CaseSection :key="whole.helper.id" :whole="whole" @changed="put" />

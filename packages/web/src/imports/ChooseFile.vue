@@ -22,7 +22,7 @@ function dropped(event: DragEvent): void {
 
 <template>
   <section class="choose" :class="{ over }" aria-label="Where prompts come from" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
-    <p>A bundle of Idolon’s, CSV, JSON, Markdown, or plain texts, a prompt a file. Nothing is imported before you have seen what is in it.</p>
+    <p>An Idolon bundle, CSV, JSON, Markdown, or plain texts with one prompt in each file. Nothing is imported before you have seen what is in it.</p>
     <p class="row-actions">
       <v-btn color="primary" variant="flat" :disabled="reading" @click="pickFile()">Choose a file</v-btn>
       <v-btn :disabled="reading" @click="pickFolder()">Choose a folder of texts</v-btn>
@@ -44,7 +44,8 @@ function dropped(event: DragEvent): void {
 .choose.over {
   border-color: var(--accent);
 }
-.end {
+.choose .end {
+  flex: 0 0 250px;
   margin-left: auto;
 }
 .problem {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiArchiveOutline } from '@mdi/js'
 import { type ChangeEvent, readLedger, searchShelf } from '@idolon/contract'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
@@ -25,10 +26,12 @@ const task = useTask()
 const { fromNothing } = useNewPrompt()
 const id = computed(() => String(route.params['project'] ?? ''))
 const project = computed(() => projects.byId(id.value))
+/** The rest is the Shelf’s. */
+const NEWEST = 4
 const worthOf = sayMoney.worth
 const notDraft = ({ kind }: ChangeEvent) => kind !== 'draft'
 const { data: ledger, missing } = usePageData({ key: () => ['ledger', id.value], read: (signal) => call(readLedger, { params: { project: id.value }, signal }), on: notDraft, gatherMs: 500, tells: true })
-const { data: found, loading } = usePageData({ key: () => ['prompts of', id.value], read: (signal) => call(searchShelf, { query: { project: id.value, limit: 40, each: true }, signal }), on: notDraft, gatherMs: 500 })
+const { data: found, loading } = usePageData({ key: () => ['prompts of', id.value], read: (signal) => call(searchShelf, { query: { project: id.value, limit: NEWEST, each: true }, signal }), on: notDraft, gatherMs: 500 })
 const prompts = computed(() => found.value?.rows ?? [])
 const total = computed(() => found.value?.total ?? 0)
 /** The name as it is being typed; what is read anew meanwhile must not take it away. */
@@ -59,8 +62,10 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
       <p class="row-actions">
         <span>{{ counted(project.prompts, 'prompt') }}, {{ counted(project.proofs, 'proof') }}, <span class="kept">{{ project.keepers }} kept</span></span>
         <span>Spent so far: {{ sayAmounts(ledger?.totals ?? []) }}<template v-if="worthOf(ledger?.totals ?? [], project)">, {{ worthOf(ledger?.totals ?? [], project) }}</template></span>
+        <RouterLink :to="{ path: '/shelf', query: { project: id } }">Prompts</RouterLink>
         <RouterLink :to="{ path: '/proofs', query: { project: id } }">Proofs</RouterLink>
-        <v-btn variant="text" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Restore from the archive' : 'Archive it' }}</v-btn>
+        <span class="ends"><v-btn v-if="!project.archivedAt" color="primary" variant="flat" @click="write">New prompt</v-btn></span>
+        <v-btn :prepend-icon="mdiArchiveOutline" @click="archive(!project.archivedAt)">{{ project.archivedAt ? 'Restore from the archive' : 'Archive' }}</v-btn>
       </p>
       <p v-if="project.archivedAt" class="archived">Archived. Its prompts can be read and used elsewhere, but not tried here.</p>
     </header>
@@ -70,7 +75,6 @@ useActions(() => (project.value ? [{ name: project.value.archivedAt ? 'Restore t
       <p v-else-if="prompts.length === 0" class="soft">None yet. Write the first; it is tried, judged and kept here.</p>
       <PromptRow v-for="prompt in prompts" :key="prompt.id" :prompt="prompt" :to="`/desk/${prompt.id}`" :project="false" />
       <p class="row-actions after">
-        <v-btn v-if="!project.archivedAt" color="primary" variant="flat" @click="write">New prompt</v-btn>
         <RouterLink v-if="total > prompts.length" :to="{ path: '/shelf', query: { project: id } }">All {{ total }} on the Shelf</RouterLink>
       </p>
     </section>
@@ -103,6 +107,9 @@ h2 {
   margin-top: 10px;
   padding-left: 12px;
   border-left: 3px solid var(--accent);
+}
+.ends {
+  margin-left: auto;
 }
 .after {
   margin-top: 14px;

@@ -89,7 +89,7 @@ describe('judging blind', () => {
 
   it('says what a sitting is of where there are fewer than two pictures', async () => {
     const { wrapper } = await judging('p0')
-    expect(wrapper.get('.away').text()).toBe('A sitting has two to a hundred pictures. Select them on a sheet.')
+    expect(wrapper.get('.away').text()).toBe('A sitting has two to a hundred pictures. Select them on a sheet')
   })
 
   it('says why it could not begin, and begins by a press', async () => {

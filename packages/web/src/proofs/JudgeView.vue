@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiArrowLeft } from '@mdi/js'
 import { changePrompt, readSheet, type SheetProof } from '@idolon/contract'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -72,7 +73,7 @@ const makeBest = () =>
     <header>
       <h1 class="view-title">Judging blind</h1>
       <p class="row-actions">
-        <v-btn variant="text" @click="router.back()">Back</v-btn>
+        <v-btn variant="text" :prepend-icon="mdiArrowLeft" @click="router.back()">Back</v-btn>
         <span v-if="sitting" class="soft" role="status">{{ counted(compared, 'comparison') }} of at most {{ sitting.most }}<template v-if="before">, {{ before }} from earlier sittings</template></span>
         <template v-if="sitting && !done">
           <strong v-if="enough">{{ sitting.settled.value ? 'The best can be told from the second.' : 'More would tell little.' }}</strong>
@@ -82,7 +83,7 @@ const makeBest = () =>
       </p>
     </header>
     <p v-if="trouble" class="away">{{ trouble }} <v-btn variant="text" @click="load">Try again</v-btn></p>
-    <p v-else-if="proofs && proofs.length < 2" class="away">A sitting has two to a hundred pictures. Select them on a <RouterLink to="/proofs/sheet">sheet</RouterLink>.</p>
+    <p v-else-if="proofs && proofs.length < 2" class="away">A sitting has two to a hundred pictures. <v-btn color="primary" variant="flat" to="/proofs/sheet">Select them on a sheet</v-btn></p>
     <template v-else-if="sitting && !done">
       <div v-if="pair" ref="area" class="two" tabindex="0" role="group" aria-label="Two pictures; Left, Right or Down for cannot tell" @keydown="onKey">
         <img v-for="(proof, i) in pair" :key="`${compared} ${proof.id}`" :src="`/api/pictures/${proof.picture!.sha256}`" :alt="i === 0 ? 'Left picture' : 'Right picture'" @click="answer(i === 0 ? 'left' : 'right')" />
@@ -130,6 +131,9 @@ header .row-actions {
   padding: 4px 28px;
   min-height: 0;
   outline-offset: -2px;
+}
+.two:focus-visible {
+  outline-color: var(--rule-strong);
 }
 .two img {
   width: 100%;

@@ -11,7 +11,6 @@ import NotFoundView from '../app/NotFoundView.vue'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useActions } from '../go-to/actions.ts'
 import { faultFor, keysOf, pressed, verdictFor } from '../keys/key-map.ts'
-import { letterKeys, verdictKeys, VERDICTS } from '../keys/letters.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { sayAmounts, sayExactly } from '../shared/said.ts'
 import SavedText from '../shared/SavedText.vue'
@@ -21,6 +20,7 @@ import ChangeDialog from './ChangeDialog.vue'
 import FaultRow from './FaultRow.vue'
 import { binProofs, isMarking, markProof, toggled } from './mark-proofs.ts'
 import RegionList from './RegionList.vue'
+import VerdictButtons from './VerdictButtons.vue'
 import { useZoom } from './zoom.ts'
 import { mdiArrowLeft, mdiChevronLeft, mdiChevronRight, mdiContentDuplicate, mdiDeleteOutline, mdiDownload, mdiImageEditOutline, mdiImageMultipleOutline, mdiPinOutline, mdiRepeat } from '@mdi/js'
 import type { Act } from '../shared/act.ts'
@@ -209,9 +209,7 @@ useActions(() => [
       <h1><RouterLink :to="`/desk/${proof.promptId}`">{{ proof.promptTitle }}</RouterLink></h1>
       <p class="soft">Version {{ proof.version }}, {{ proof.engine.name }} {{ proof.engine.revision }}<template v-if="proof.engine.simulated"> (simulated)</template><template v-if="proof.imported">, imported</template><template v-if="proof.rank">, ranked {{ proof.rank }}</template></p>
       <p v-if="proof.parentId"><RouterLink :to="`/proofs/${proof.parentId}`">The proof it started from</RouterLink></p>
-      <div class="verdicts" role="group" aria-label="Verdict">
-        <v-btn v-for="verdict in VERDICTS" :key="verdict" :class="{ on: proof.verdict === verdict, [verdict]: true }" :aria-pressed="proof.verdict === verdict" :disabled="!proof.picture" @click="judge(verdict)">{{ verdict }}<kbd v-if="letterKeys">{{ verdictKeys[verdict] }}</kbd></v-btn>
-      </div>
+      <VerdictButtons :verdict="proof.verdict" :disabled="!proof.picture" @judge="judge" />
       <FaultRow :faults="proof.faults" :disabled="!proof.picture" @toggle="blame" />
       <RegionList ref="regionList" :regions="proof.regions" :faults="proof.faults" :marking="marking" @change="mark" @mark="marking = $event" @at="atRegion = $event" />
       <div ref="noteField"><SavedText :key="proof.id" multiline :value="proof.note" label="Note" placeholder="the left hand; warmer" :maxlength="4000" @save="setNote(proof.id, $event)" /></div>
@@ -256,6 +254,7 @@ useActions(() => [
 .bar {
   display: flex;
   gap: 16px;
+  align-items: center;
 }
 .end {
   margin-left: auto;
@@ -307,25 +306,6 @@ h1 a {
 }
 h1 a:hover {
   text-decoration: underline;
-}
-.verdicts {
-  display: flex;
-  gap: 8px;
-}
-.verdicts kbd {
-  margin-left: 8px;
-  font-family: var(--mono);
-  font-size: 11px;
-  color: inherit;
-}
-.verdicts .on {
-  border-color: var(--ink);
-  background: var(--ink);
-  color: var(--paper);
-}
-.verdicts .keep.on {
-  border-color: var(--kept);
-  background: var(--kept);
 }
 pre {
   max-height: 30vh;

@@ -36,6 +36,15 @@ const hanging = (id: string) => {
 }
 
 describe('the proofs by run', () => {
+  it('goes on with those that wait for a verdict, on a sheet of them, and offers it no more when none does', async () => {
+    const { wrapper } = await proofs('?project=j')
+    const offer = () => wrapper.findAll('a.v-btn').find((one) => one.text().startsWith('Judge'))
+    expect([offer()!.text(), offer()!.attributes('href')]).toEqual(['Judge 1 proof without a verdict', '/proofs/sheet?project=j&verdict=none'])
+    server.answers['recentRuns'] = [aRun({ proofs: [aProof({ verdict: 'drop' }), aProof({ id: 'away', picture: null, verdict: null })] })]
+    told.all.forEach((hear) => hear({ kind: 'run' }))
+    await vi.waitUntil(() => offer() === undefined)
+  })
+
   it('shows where they will stand while they are read, then counts them', async () => {
     const give = hanging('recentRuns')
     const { wrapper } = await proofs()

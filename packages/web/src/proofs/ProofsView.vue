@@ -10,6 +10,7 @@ import { useProjects } from '../stores/projects.ts'
 import TrialLines from '../trial/TrialLines.vue'
 import ImportButton from './ImportButton.vue'
 import RunRow from './RunRow.vue'
+import ProofsParts from './ProofsParts.vue'
 import VerdictFilter from './VerdictFilter.vue'
 
 const PAGE = 15
@@ -48,6 +49,8 @@ const proofChanged = (proof: Proof) => runs.value && put(runs.value.map((run) =>
 
 const fits = (proof: Proof) => !verdict.value || (verdict.value === 'none' ? proof.verdict === null && proof.picture !== null : proof.verdict === verdict.value)
 const sheets = computed(() => (runs.value ?? []).map((run) => ({ run, proofs: run.proofs.filter(fits) })).filter(({ proofs }) => proofs.length > 0))
+/** Pictures that are shown and wait for a verdict. */
+const unjudged = computed(() => (runs.value ?? []).flatMap(({ proofs }) => proofs).filter((proof) => proof.picture && proof.verdict === null).length)
 const shown = computed(() => sheets.value.reduce((sum, { proofs }) => sum + proofs.length, 0))
 const scope = computed(() => {
   const [first] = runs.value ?? []
@@ -61,8 +64,9 @@ const scope = computed(() => {
   <main class="page proofs">
     <header>
       <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span></h1>
+      <ProofsParts />
       <div class="finding">
-        <RouterLink :to="{ path: '/proofs/sheet', query: route.query }">As a sheet</RouterLink>
+        <v-btn v-if="unjudged" color="primary" variant="flat" :to="{ path: '/proofs/sheet', query: { ...route.query, verdict: 'none' } }">Judge {{ counted(unjudged, 'proof') }} without a verdict</v-btn>
         <ImportButton />
         <v-select v-if="!promptId && !runId" label="Project" :model-value="text('project')" :clearable="text('project') !== ''" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" @update:model-value="set('project', $event ?? '')" />
         <RouterLink v-else to="/proofs">All proofs</RouterLink>

@@ -60,6 +60,22 @@ describe('a proof sheet', () => {
     expect([lines(wrapper).length, status(wrapper)]).toEqual([300, '300 proofs'])
   })
 
+  it('shows where the pictures come until the first have', async () => {
+    let give: () => void = () => undefined
+    server.answers['readSheet'] = () => new Promise((resolve) => (give = () => resolve({ proofs: all, total: 3 })))
+    const { wrapper } = await sheet()
+    expect([wrapper.find('.coming').exists(), status(wrapper), lines(wrapper)]).toEqual([true, 'Looking …', []])
+    give()
+    await flushPromises()
+    expect([wrapper.find('.coming').exists(), lines(wrapper).length]).toEqual([false, 3])
+  })
+
+  it('goes to the same proofs by run, narrowed down as they are', async () => {
+    const { wrapper } = await sheet('?project=j&verdict=keep&by=version-engine')
+    const [byRun, here] = wrapper.findAll('.view-tabs a')
+    expect([byRun!.text(), byRun!.attributes('href'), here!.text(), here!.attributes('aria-current')]).toEqual(['By run', '/proofs?project=j&verdict=keep', 'As a sheet', 'page'])
+  })
+
   it('says that none is like that, with the way to all of them', async () => {
     all = []
     const { wrapper } = await sheet('?verdict=keep')
@@ -116,7 +132,7 @@ describe('what is done with many proofs', () => {
     await select(wrapper, 'p0', 'p1')
     let give: () => void = () => undefined
     server.answers['changeProofs'] = () => new Promise<void>((resolve) => (give = resolve))
-    await wrapper.findAll('.acts button').find((one) => one.text() === 'keep')!.trigger('click')
+    await wrapper.get('.acts .keep').trigger('click')
     await flushPromises()
     expect([lines(wrapper), server.asked('changeProofs')[0]!.body]).toEqual([['p0 keep', 'p1 keep', 'p2'], { proofs: ['p0', 'p1'], verdict: 'keep' }])
     give()

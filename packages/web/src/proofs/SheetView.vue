@@ -3,18 +3,19 @@ import { type ChangeEvent, changeProofs, readSheet, readTrial, type SheetProof, 
 import { type Fault, factorName, FAULTS, optionName } from '@idolon/core'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
 import { useActions } from '../go-to/actions.ts'
 import { pressed } from '../keys/key-map.ts'
-import { VERDICTS } from '../keys/letters.ts'
 import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useProjects } from '../stores/projects.ts'
 import TrialLine from '../trial/TrialLine.vue'
 import ImportButton from './ImportButton.vue'
 import FaultRow from './FaultRow.vue'
+import ProofsParts from './ProofsParts.vue'
+import VerdictButtons from './VerdictButtons.vue'
 import VerdictFilter from './VerdictFilter.vue'
 import { binProofs, manyChangeFor } from './mark-proofs.ts'
 import ProofSheet from './ProofSheet.vue'
@@ -32,7 +33,6 @@ const GATHER_MS = 400
 const BESIDE = 4
 const JUDGED = 100
 
-const route = useRoute()
 const router = useRouter()
 const projects = useProjects()
 const task = useTask()
@@ -116,6 +116,8 @@ const scope = computed(() => {
 
 /** What is acted on: the selection, else the one that was reached. */
 const chosen = computed(() => list.value.filter(({ id }) => selected.value.has(id)))
+/** The verdict that all that is selected has. */
+const same = computed(() => (chosen.value.every(({ verdict }) => verdict === chosen.value[0]?.verdict) ? (chosen.value[0]?.verdict ?? null) : null))
 const shared = computed(() => (Object.keys(FAULTS) as Fault[]).filter((fault) => chosen.value.length && chosen.value.every(({ faults }) => faults.includes(fault))))
 type Change = { verdict?: Verdict | null; addFaults?: Fault[]; removeFaults?: Fault[]; note?: string }
 /** Shown at once; what the server then says replaces it. */
@@ -183,8 +185,8 @@ useActions(() => [
   <main class="sheet-view">
     <header>
       <h1 class="view-title">Proofs <span class="scope">{{ scope }}</span> <span class="scope" role="status">{{ proofs === undefined ? 'Looking …' : list.length < total ? `${list.length.toLocaleString('en')} of ${counted(total, 'proof')}` : counted(total, 'proof') }}</span></h1>
+      <ProofsParts />
       <div class="finding">
-        <RouterLink :to="{ path: '/proofs', query: { ...route.query, by: undefined } }">By run</RouterLink>
         <ImportButton />
         <v-select v-if="!filter.prompt && !filter.run && !filter.trial" label="Project" :model-value="text('project')" :clearable="text('project') !== ''" :items="[{ title: 'every project', value: '' }, ...projects.all.map((project) => ({ title: project.name, value: project.id }))]" @update:model-value="set('project', $event ?? '')" />
         <RouterLink v-else to="/proofs/sheet">All proofs</RouterLink>
@@ -205,16 +207,17 @@ useActions(() => [
       </div>
       <TrialEffects v-if="trial && effects && (trial.trial.judged || trial.ranking)" :whole="trial" />
     </header>
+    <v-skeleton-loader v-if="proofs === undefined" type="image@2" class="coming" />
     <p v-if="proofs && list.length === 0" class="empty">No proof is like that. <RouterLink v-if="Object.keys(filter).length" to="/proofs/sheet">Show all</RouterLink><RouterLink v-else to="/desk">Try a prompt on the Desk</RouterLink></p>
     <ProofSheet v-else ref="sheet" :proofs="list" :arrangement="arrangement" :height="height" :selected="selected" @select="selected = $event" @open="router.push(`/proofs/${$event.id}`)" @key="onKey" />
     <footer class="acts" :class="{ idle: chosen.length === 0 }">
       <template v-if="chosen.length">
         <p class="row-actions">
           <strong>{{ counted(chosen.length, 'proof') }} selected</strong>
-          <v-btn v-for="verdict in VERDICTS" :key="verdict" variant="text" :class="{ strong: chosen.every((proof) => proof.verdict === verdict) }" @click="judge(verdict)">{{ verdict }}</v-btn>
+          <VerdictButtons :verdict="same" of="the selected" @judge="judge" />
           <v-btn variant="text" @click="beginNote()">Note</v-btn>
           <v-btn v-tooltip="besides ? '' : 'Select two to four'" :disabled="!besides" @click="beside">Side by side</v-btn>
-          <v-btn :disabled="judgeable.length === 0" @click="blind">Judge blind</v-btn>
+          <v-btn :disabled="judgeable.length === 0" color="primary" variant="flat" @click="blind">Judge blind</v-btn>
           <v-btn variant="text" @click="client = true">For a client</v-btn>
           <v-btn variant="text" @click="remove(chosen)">Delete</v-btn>
           <v-btn variant="text" class="end" @click="selected = new Set()">Select none</v-btn>
@@ -224,7 +227,7 @@ useActions(() => [
       </template>
       <p v-else class="row-actions soft">
         <span>Click or Space selects, Shift or Ctrl more of them, Enter opens.</span>
-        <v-btn v-tooltip="judgeable.length ? '' : 'A sitting has two to a hundred pictures; narrow the sheet down or select some'" variant="text" :disabled="judgeable.length === 0" class="end" @click="blind">Judge all of these blind</v-btn>
+        <v-btn v-tooltip="judgeable.length ? '' : 'A sitting has two to a hundred pictures; narrow the sheet down or select some'" :disabled="judgeable.length === 0" color="primary" variant="flat" class="end" @click="blind">Judge all of these blind</v-btn>
       </p>
     </footer>
     <ClientDialog v-if="client" v-model="client" :proofs="chosen" />
@@ -255,6 +258,12 @@ header {
 }
 .sheet-view > :deep(.scroller) {
   margin-left: 28px;
+}
+/* Where the pictures come. */
+.coming {
+  grid-area: 2 / 1;
+  width: 400px;
+  margin: 8px 28px;
 }
 .empty {
   padding: 12px 28px;

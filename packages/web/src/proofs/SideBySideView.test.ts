@@ -38,7 +38,7 @@ describe('proofs side by side', () => {
   it('stand in the order in which they were chosen, with the one thing that differs', async () => {
     const { wrapper, pictures } = await beside('p1,p0')
     expect(pictures()).toEqual([NAMES[1], NAMES[0]])
-    expect([wrapper.get('.differences p').text(), wrapper.get('.differences tr').text()]).toEqual(['One thing differs.', expect.stringContaining('light')])
+    expect([wrapper.get('.differences p').text(), wrapper.get('.differences dl').text()]).toEqual(['One thing differs.', expect.stringContaining('light')])
     expect(server.asked('compareProofs')).toEqual([{ params: { proof: 'p1', other: 'p0' } }])
   })
 
@@ -71,6 +71,18 @@ describe('proofs side by side', () => {
     expect(wrapper.findAll('figcaption')[1]!.text()).toContain('keep')
   })
 
+  it('are judged by a press on either, which is taken back by the same', async () => {
+    const { wrapper } = await beside('p0,p1')
+    const verdicts = wrapper.findAll('figure')[1]!.get('[role=group]')
+    expect(verdicts.attributes('aria-label')).toBe(`Verdict on ${NAMES[1]}`)
+    const maybe = () => verdicts.findAll('button').find((one) => one.text().startsWith('maybe'))!
+    await maybe().trigger('click')
+    await vi.waitUntil(() => maybe().attributes('aria-pressed') === 'true')
+    await maybe().trigger('click')
+    await vi.waitUntil(() => maybe().attributes('aria-pressed') === 'false')
+    expect(server.asked('changeProof')).toEqual(['maybe', null].map((verdict) => ({ params: { proof: 'p1' }, body: { verdict }, keepalive: true })))
+  })
+
   it('flip in one place by keys', async () => {
     const { key, pictures } = await beside('p0,p1')
     await key('f')
@@ -94,7 +106,7 @@ describe('proofs side by side', () => {
 
   it.each(['', 'p0', 'p0,gone'])('say what stands here where there are fewer than two (“%s”)', async (ids) => {
     const { wrapper } = await beside(ids)
-    expect(wrapper.get('.away').text()).toBe('Two to four proofs stand here. Select them on a sheet.')
+    expect(wrapper.get('.away').text()).toBe('Two to four proofs stand here. Select them on a sheet')
   })
 
   it('say why they could not be read, and are read again by a press', async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { compareProofs, type ProofComparison, readSheet, type SheetProof } from '@idolon/contract'
+import { compareProofs, type ProofComparison, readSheet, type SheetProof, type Verdict } from '@idolon/contract'
 import { counts, FAULTS } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -14,6 +14,7 @@ import { useEngines } from '../stores/engines.ts'
 import { sayDifference } from './difference-words.ts'
 import { changeFor, markProof } from './mark-proofs.ts'
 import { proofName } from './proof-name.ts'
+import VerdictButtons from './VerdictButtons.vue'
 import ZoomPane from './ZoomPane.vue'
 import { zoomState } from './zoom.ts'
 import { mdiArrowLeft } from '@mdi/js'
@@ -90,6 +91,8 @@ const turn = () => (seen.value = seen.value === 0 ? 1 : 0)
 function drop(i: number): void {
   void router.replace({ query: { ids: list.value.filter((_, k) => k !== i).map(({ id }) => id).join(',') } })
 }
+const set = (id: string, change: Parameters<typeof markProof>[1]) => task(async () => mark(await markProof(id, change)))
+const judge = (proof: SheetProof, verdict: Verdict) => set(proof.id, { verdict: proof.verdict === verdict ? null : verdict })
 const first = (i: number) => void router.replace({ query: { ids: [list.value[i]!, ...list.value.filter((_, k) => k !== i)].map(({ id }) => id).join(',') } })
 function onKey(event: KeyboardEvent): void {
   const pans: Record<string, [number, number]> = { ArrowUp: [0, 60], ArrowDown: [0, -60], ArrowLeft: [60, 0], ArrowRight: [-60, 0] }
@@ -98,7 +101,7 @@ function onKey(event: KeyboardEvent): void {
   const large = pressed('large', event)
   const picture = pressed('picture', event)
   const change = proof && changeFor(event, proof)
-  if (change) void task(async () => mark(await markProof(proof.id, change)))
+  if (change) void set(proof.id, change)
   else if (large === 'flip') {
     flip.value = !flip.value
     seen.value = 0
@@ -135,15 +138,16 @@ useActions(() => [
       </p>
     </header>
     <p v-if="trouble" class="away">{{ trouble }} <v-btn variant="text" @click="load">Try again</v-btn></p>
-    <p v-else-if="proofs && list.length < 2" class="away">Two to four proofs stand here. Select them on a <RouterLink to="/proofs/sheet">sheet</RouterLink>.</p>
+    <p v-else-if="proofs && list.length < 2" class="away">Two to four proofs stand here. <v-btn color="primary" variant="flat" to="/proofs/sheet">Select them on a sheet</v-btn></p>
     <template v-else-if="proofs">
       <div ref="area" class="panes" tabindex="0" role="group" aria-label="Pictures; plus and minus zoom all, arrows pan or go from one to the next" :class="{ four: shown.length === 4 }" @keydown="onKey">
         <figure v-for="(proof, i) in shown" :key="flip ? 'flip' : proof.id" :class="{ at: !flip && i === at }" @click="at = i">
           <ZoomPane :sha256="proof.picture!.sha256" :alt="proofName(proof)" :state="state" />
           <figcaption>
             <RouterLink :to="`/proofs/${proof.id}`">{{ proofName(proof) }}</RouterLink><span class="soft">{{ proof.engine.simulated ? 'simulated' : '' }}</span>
-            <span v-if="proof.verdict" :class="{ kept: proof.verdict === 'keep' }">{{ proof.verdict }}</span><span v-if="proof.faults.length" class="faults">{{ proof.faults.map((fault) => FAULTS[fault]).join(', ') }}</span>
-            <span v-if="list.length > 2 && !flip" class="ends"><v-btn v-if="i > 0" v-tooltip="'The others are then compared with it'" variant="text" @click.stop="first(i)">Compare with it</v-btn><v-btn variant="text" @click.stop="drop(i)">Remove</v-btn></span>
+            <span v-if="proof.faults.length" class="faults">{{ proof.faults.map((fault) => FAULTS[fault]).join(', ') }}</span>
+            <VerdictButtons class="ends" :verdict="proof.verdict" :of="proofName(proof)" @judge="judge(proof, $event)" />
+            <span v-if="list.length > 2 && !flip" class="row-actions"><v-btn v-if="i > 0" v-tooltip="'The others are then compared with it'" variant="text" @click.stop="first(i)">Compare with it</v-btn><v-btn variant="text" @click.stop="drop(i)">Remove</v-btn></span>
           </figcaption>
         </figure>
       </div>
@@ -151,11 +155,9 @@ useActions(() => [
         <section v-for="(one, i) in said" :key="i">
           <h2 v-if="said.length > 1">{{ proofName(list[i + 1]!) }}</h2>
           <p :class="{ many: one.differences.length > 1 }">{{ one.verdict }}<template v-if="!one.near">{{ ' ' }}The prompts ask for different pictures.</template></p>
-          <v-table v-if="one.differences.length">
-            <tbody>
-              <tr v-for="(difference, d) in one.differences" :key="d"><th scope="row" class="soft">{{ difference.facet ?? difference.kind }}</th><td>{{ sayDifference(difference, engines.named) }}</td></tr>
-            </tbody>
-          </v-table>
+          <dl v-if="one.differences.length">
+            <template v-for="(difference, d) in one.differences" :key="d"><dt class="soft">{{ difference.facet ?? difference.kind }}</dt><dd>{{ sayDifference(difference, engines.named) }}</dd></template>
+          </dl>
           <p v-if="one.small" class="soft">{{ counted(one.small, 'more difference') }} that no picture shows, such as spacing.</p>
         </section>
       </aside>
@@ -199,6 +201,9 @@ kbd {
   min-height: 0;
   outline-offset: -2px;
 }
+.panes:focus-visible {
+  outline-color: var(--rule-strong);
+}
 .panes.four {
   grid-template: 1fr 1fr / 1fr 1fr;
   grid-auto-flow: row;
@@ -217,6 +222,7 @@ figcaption {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 10px;
+  align-items: center;
   padding: 5px 0 4px;
   border-top: 2px solid transparent;
   font-size: 12.5px;
@@ -225,8 +231,6 @@ figcaption {
   color: var(--accent);
 }
 .ends {
-  display: flex;
-  gap: 10px;
   margin-left: auto;
 }
 .differences {
@@ -247,18 +251,15 @@ figcaption {
 .many {
   color: var(--accent);
 }
-th {
-  padding-right: 14px;
-  text-align: left;
-  font-weight: 400;
-  vertical-align: top;
-  white-space: nowrap;
+dl {
+  display: grid;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 4px 18px;
+  align-items: baseline;
+  margin: 0;
 }
-table {
-  width: fit-content;
-  border-collapse: collapse;
-}
-td {
+dd {
+  margin: 0;
   font-family: var(--serif);
   font-size: 15.5px;
   overflow-wrap: anywhere;

@@ -145,7 +145,8 @@ const begin = () =>
 }
 .facet {
   align-self: start;
-  padding: 3px 0;
+  justify-content: start;
+  padding: 3px 0 !important;
   text-align: left;
   font-size: 12.5px;
   text-transform: capitalize;

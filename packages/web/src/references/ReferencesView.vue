@@ -235,6 +235,7 @@ const show = (fact: string) => (shown.value = shown.value === fact ? undefined :
   display: block;
   overflow: hidden;
   text-overflow: ellipsis;
+  white-space: nowrap;
   font-size: 11.5px;
   color: var(--soft);
 }

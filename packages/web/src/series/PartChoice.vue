@@ -17,7 +17,7 @@ function choose(aspect: Aspect, key: string): void {
 
 <template>
   <span class="variants">
-    <v-select v-for="aspect in aspects" :key="aspect" :label="aspect" :aria-label="`${aspect} of ${part.body.name}`" :model-value="chosen(aspect)" :items="[{ title: `${aspect}: none said`, value: '' }, ...of(aspect).map((variant) => ({ title: variant.name, value: variant.key }))]" @update:model-value="choose(aspect, $event)" />
+    <v-select v-for="aspect in aspects" :key="aspect" :label="aspect" :aria-label="`${aspect} of ${part.body.name}`" :model-value="chosen(aspect)" :items="[{ title: 'none said', value: '' }, ...of(aspect).map((variant) => ({ title: variant.name, value: variant.key }))]" @update:model-value="choose(aspect, $event)" />
   </span>
 </template>
 

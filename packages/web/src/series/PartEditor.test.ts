@@ -22,7 +22,7 @@ const submit = async (wrapper: Shown) => {
 describe('what a character, a place or a style says', () => {
   it('is kept as the next version once something is said otherwise', async () => {
     const wrapper = await editor()
-    expect(named(wrapper, 'Keep as version 4')!.attributes('disabled')).toBeDefined()
+    expect(named(wrapper, 'Save as version 4')!.attributes('disabled')).toBeDefined()
     await fill(wrapper, 'Phrase 2', 'white hair')
     await submit(wrapper)
     expect(wrapper.emitted('save')![0]![0]).toMatchObject({ says: [{ key: 'p1', text: 'an old beekeeper' }, { key: 'p2', text: 'white hair' }] })

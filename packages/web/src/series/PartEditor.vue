@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { type Aspect, ASPECTS, freeKey, type PartBody, partProblems } from '@idolon/core'
+import { type Aspect, ASPECTS, freeKey, MAX_SEED, type PartBody, partProblems } from '@idolon/core'
 import { computed, ref, watch } from 'vue'
 import LookFromReference from './LookFromReference.vue'
 import PartReferences from './PartReferences.vue'
 import { needed } from '../shared/field-rules.ts'
 import { useFormCheck } from '../shared/form-check.ts'
+import NumberField from '../shared/NumberField.vue'
 
 /** What a character, place or style says: always, by variant, and never. */
 const props = defineProps<{ body: PartBody; projectId: string; version: number; busy: boolean }>()
@@ -72,7 +73,7 @@ function moveUp(place: number): void {
     <v-textarea v-model="never" label="Never said, one a line; it goes on the leave-out list" rows="2" auto-grow />
     <div v-if="KIND !== 'style'" class="two">
       <v-text-field v-model="body.again" label="Spoken of again as" maxlength="200" :placeholder="KIND === 'character' ? 'the beekeeper' : 'the bridge'" />
-      <v-text-field label="Seed, if it has one" type="number" min="0" :model-value="body.seed ?? ''" @change="body.seed = ($event.target as HTMLInputElement).value === '' ? null : Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value)))" />
+      <NumberField label="Seed, if it has one" :min="0" :max="MAX_SEED" integer :value="body.seed ?? undefined" @set="body.seed = $event ?? null" />
     </div>
     <v-textarea v-if="KIND !== 'style'" v-model="also" label="What else the story calls it, one a line" rows="2" auto-grow />
     <div v-else class="two">
@@ -81,7 +82,7 @@ function moveUp(place: number): void {
     </div>
     <v-textarea v-model="body.note" label="Notes" rows="2" maxlength="4000" auto-grow />
     <p v-for="problem in problems" :key="problem" class="problem" role="alert">{{ problem }}</p>
-    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0" type="submit">Keep as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Cancel</v-btn></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="busy || !changed || problems.length > 0" type="submit">Save as version {{ version + 1 }}</v-btn><v-btn v-if="changed" @click="leave">Cancel</v-btn></p>
   </v-form>
 </template>
 

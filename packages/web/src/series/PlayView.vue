@@ -107,7 +107,8 @@ const setSeconds = (value: number | undefined) => {
       </div>
       <div class="scene">
         <p><strong>Scene {{ shown.number }} of {{ scenes.length }}</strong> {{ shown.scene.body.beat }}<span v-if="shown.scene.stale" class="wants"> Its proof is stale.</span></p>
-        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}. <NumberField label="Seconds" :min="0.5" :max="120" :value="shown.seconds" class="seconds" @set="setSeconds" /></p>
+        <p class="soft">{{ shown.scene.body.motion.camera === 'still' ? 'The camera stands still' : `Camera: ${shown.scene.body.motion.camera}` }}{{ shown.scene.body.motion.subject ? `; ${shown.scene.body.motion.subject}` : '' }}{{ shown.scene.body.sound ? `; sound: ${shown.scene.body.sound}` : '' }}.</p>
+        <NumberField label="Seconds" :min="0.5" :max="120" :value="shown.seconds" class="seconds" @set="setSeconds" />
       </div>
       <ol class="all" aria-label="Scenes">
         <li v-for="(one, i) in scenes" :key="one.scene.id"><v-btn variant="text" :aria-current="i === now.scene ? 'true' : undefined" @click="to(i)">{{ one.number }} {{ one.scene.body.beat || 'without words' }}</v-btn> <span class="soft">{{ clock(starts[i]!) }}</span></li>
@@ -168,7 +169,9 @@ figcaption {
   font-size: 13px;
 }
 .scene {
-  text-align: center;
+  display: grid;
+  gap: 8px;
+  justify-items: center;
 }
 .seconds {
   width: 110px;

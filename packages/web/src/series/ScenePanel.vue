@@ -78,7 +78,7 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
     <div class="two">
       <v-select label="Where" :model-value="body.place?.part ?? ''" :items="[{ title: 'in words', value: '' }, ...open.places.value.map((part) => ({ title: part.body.name, value: part.id }))]" @update:model-value="setPlace($event)" />
       <SavedText v-if="!body.place" class="wide" :value="body.where" label="Where, in words" :maxlength="300" @save="set({ where: $event })" />
-      <span v-else-if="placePart?.body.variants.length" class="labelled"><span>As it is here</span><PartChoice :part="placePart" :use="body.place" @change="set({ place: { part: body.place!.part, variants: $event } })" /></span>
+      <PartChoice v-else-if="placePart?.body.variants.length" :part="placePart" :use="body.place" @change="set({ place: { part: body.place!.part, variants: $event } })" />
       <SavedText class="wide" :value="body.moment" label="When" :maxlength="200" @save="set({ moment: $event })" />
       <SavedText class="wide" :value="body.framing" label="Framing" :maxlength="300" placeholder="wide shot, low angle" @save="set({ framing: $event })" />
     </div>
@@ -146,7 +146,8 @@ const last = computed(() => props.number === props.open.series.value?.scenes.len
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px 12px;
+  gap: 10px 12px;
+  align-items: start;
 }
 .whole {
   grid-column: 1 / -1;

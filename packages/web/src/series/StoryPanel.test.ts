@@ -41,7 +41,7 @@ describe('the story behind the scenes', () => {
     await press(wrapper, 'Rewrite the story')
     expect(valueOf(wrapper, 'The story')).toBe(STORY)
     await fill(wrapper, 'The story', 'Another story.')
-    await press(wrapper, 'Keep the story')
+    await press(wrapper, 'Save the story')
     expect(acts.change.mock.calls).toEqual([[{ story: 'Another story.' }]])
   })
 
@@ -50,7 +50,7 @@ describe('the story behind the scenes', () => {
     acts.change.mockResolvedValueOnce(undefined)
     await press(wrapper, 'Rewrite the story')
     await fill(wrapper, 'The story', 'Another story.')
-    await press(wrapper, 'Keep the story')
+    await press(wrapper, 'Save the story')
     await flushPromises()
     expect(valueOf(wrapper, 'The story')).toBe('Another story.')
   })

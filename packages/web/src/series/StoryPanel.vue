@@ -56,7 +56,7 @@ function leave(): void {
     <template v-if="editing">
       <v-textarea v-model="text" label="The story" rows="24" :maxlength="MAX_STORY" auto-grow @keydown.escape="leave" />
       <p class="soft">Passages go along with their scenes; scenes whose passage you rewrite are marked.</p>
-      <p class="row-actions"><v-btn color="primary" variant="flat" @click="save">Keep the story</v-btn><v-btn @click="leave">Cancel</v-btn></p>
+      <p class="row-actions"><v-btn color="primary" variant="flat" @click="save">Save the story</v-btn><v-btn @click="leave">Cancel</v-btn></p>
     </template>
     <template v-else>
       <p class="row-actions"><v-btn variant="text" @click="editing = true">{{ story ? 'Rewrite the story' : 'Write the story' }}</v-btn><span v-if="story" class="soft">Press a number to open its scene.</span></p>

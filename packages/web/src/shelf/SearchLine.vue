@@ -37,6 +37,7 @@ const found = computed(() => {
     <v-btn v-if="text('q')" variant="text" @click="emit('set', 'by', byMeaning ? '' : 'meaning')">{{ byMeaning ? 'Look by the words' : 'Look by meaning' }}</v-btn>
     <v-btn v-if="families || each" variant="text" @click="emit('set', 'each', each ? '' : 'yes')">{{ each ? 'Group duplicates' : 'Show duplicates one by one' }}</v-btn>
     <v-btn v-if="filtered" variant="text" @click="router.replace({ query: {} })">Clear the search</v-btn>
+    <slot />
     <span class="ends">
       <v-btn :prepend-icon="mdiImport" to="/shelf/in">Import</v-btn>
       <ActsMenu v-if="some" label="Export" :icon="mdiExport" :acts="files" />

@@ -8,6 +8,7 @@ import { useEngines } from '../stores/engines.ts'
 import { useProjects } from '../stores/projects.ts'
 import { type SearchName, STATUSES } from './shelf-query.ts'
 import DayField from '../shared/DayField.vue'
+import NumberField from '../shared/NumberField.vue'
 import { mdiFilterVariant } from '@mdi/js'
 
 /** What is looked for: words, and what prompts are held to beside; the less used stand behind one word until they are set. */
@@ -38,7 +39,8 @@ watch(q, (now) => {
 watch(() => props.text('q'), (now) => {
   if (now !== (q.value ?? '').slice(0, 500)) q.value = now
 })
-const value = (event: Event) => (event.target as HTMLSelectElement).value
+/** As the search takes it. */
+const MOST_KEPT = 1_000_000
 </script>
 
 <template>
@@ -51,7 +53,7 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
   </div>
   <div v-if="shown" class="finding second">
     <v-select label="Tried" :model-value="text('tried')" :clearable="text('tried') !== ''" :items="[{ title: 'tried or not', value: '' }, { title: 'tried', value: 'yes' }, { title: 'not tried yet', value: 'no' }]" @update:model-value="emit('set', 'tried', $event ?? '')" />
-    <v-text-field label="Kept at least" type="number" min="0" :model-value="text('kept')" class="number" @change="emit('set', 'kept', value($event))" />
+    <NumberField label="Kept at least" :min="0" :max="MOST_KEPT" integer :value="text('kept') || undefined" class="number" @set="emit('set', 'kept', $event === undefined ? '' : String($event))" />
     <v-select label="Engine" :model-value="text('engine')" :clearable="text('engine') !== ''" :items="[{ title: 'any engine', value: '' }, ...engines.newest.map((engine) => ({ title: engine.name, value: engine.id }))]" @update:model-value="emit('set', 'engine', $event ?? '')" />
     <v-select label="Colour of the best proof" :model-value="text('colour')" :clearable="text('colour') !== ''" :items="[{ title: 'any colour', value: '' }, ...COLOURS]" @update:model-value="emit('set', 'colour', $event ?? '')" />
     <v-select label="Template" :model-value="text('template')" :clearable="text('template') !== ''" :items="[{ title: 'any template', value: '' }, ...(templates ?? []).filter(({ drafts, id }) => drafts || id === text('template')).map((template) => ({ title: template.body.name, value: template.id }))]" @update:model-value="emit('set', 'template', $event ?? '')" />

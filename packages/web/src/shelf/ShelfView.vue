@@ -8,7 +8,7 @@ import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
-import KeptSearches from './KeptSearches.vue'
+import SavedSearches from './SavedSearches.vue'
 import ManyActs from './ManyActs.vue'
 import SearchLine from './SearchLine.vue'
 import ShelfFilters from './ShelfFilters.vue'
@@ -77,8 +77,7 @@ useActions(() => [
       <div class="head"><h1 class="view-title">Shelf <span class="scope">prompts of all projects</span></h1><v-btn color="primary" variant="flat" @click="fromNothing">New prompt</v-btn></div>
       <ShelfParts />
       <ShelfFilters :text="text" :tags="tags" @set="set" />
-      <KeptSearches :given="given" />
-      <SearchLine :text="text" :query="query" :answer="answer" :looking="rows === undefined || slow" :some="!!rows?.length" :families="!!rows?.some(({ alike }) => alike)" :filtered="filtered" @set="set" @tags="tagsOpen = true" />
+      <SearchLine :text="text" :query="query" :answer="answer" :looking="rows === undefined || slow" :some="!!rows?.length" :families="!!rows?.some(({ alike }) => alike)" :filtered="filtered" @set="set" @tags="tagsOpen = true"><SavedSearches :given="given" /></SearchLine>
       <p v-if="answer?.frames.length" class="frames">Beside prompts: <template v-for="(frame, i) in answer.frames" :key="frame.id"><template v-if="i">, </template>{{ frame.kind }} <RouterLink :to="`/shelf/${frame.kind}s/${frame.id}`">{{ frame.name }}</RouterLink></template></p>
     </header>
     <v-skeleton-loader v-if="rows === undefined && !failed" type="list-item-two-line@6" />
@@ -103,7 +102,10 @@ useActions(() => [
 .head {
   display: flex;
   justify-content: space-between;
-  align-items: center;
+  align-items: start;
+}
+.head .v-btn {
+  margin-bottom: -12px;
 }
 .list {
   position: relative;

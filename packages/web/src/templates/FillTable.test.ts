@@ -61,6 +61,7 @@ describe('a template that is filled', () => {
     await press(wrapper, 'Make 2 drafts')
     expect(made()).toEqual([[{ animal: 'fox', setting: 'the snow' }, { animal: 'hen', setting: 'a yard' }]])
     expect(server.asked('makeDrafts')[0]!.body).toMatchObject({ tags: ['birds', 'winter'] })
+    await vi.waitUntil(() => useNotices().shown.length, IN_TIME)
     expect(useNotices().shown.map(({ text }) => text)).toEqual(['2 drafts made in Bees.'])
   })
 

@@ -40,8 +40,11 @@ const cell = (values: SlotValues, row: number, { name, fallback }: Pick<Template
 const isHere = (row: number, slot: string) => at.value.row === row && at.value.slot === slot
 /** Rows are drawn as they come into sight, however many a sheet has. */
 const MOST_HEIGHT = 300
-const ROW_HEIGHT = 40
-const height = computed(() => Math.min(MOST_HEIGHT, (table.rows.value.length + 1) * ROW_HEIGHT + 14))
+const HEAD_HEIGHT = 34
+const ROW_HEIGHT = 36
+/** What a wide table is scrolled sideways by. */
+const BAR_HEIGHT = 12
+const height = computed(() => Math.min(MOST_HEIGHT, HEAD_HEIGHT + table.rows.value.length * ROW_HEIGHT + BAR_HEIGHT))
 const headers = computed(() => [{ key: 'row', title: 'Row', sortable: false, width: 54 }, ...names.value.map((name) => ({ key: name, title: name, sortable: false, minWidth: '150px' })), { key: 'remove', title: 'Remove', sortable: false, width: 80 }])
 /** What the row at hand gives, as far as it is worked out. */
 const shown = shallowRef<Filled>()
@@ -167,16 +170,25 @@ async function make(planned = false): Promise<void> {
   background: var(--sheet);
 }
 .values th {
+  padding-left: 12px;
   font-weight: 400;
   font-size: 12.5px;
 }
 .values td :deep(.v-field__input) {
-  padding: 2px 4px;
+  padding: 2px 10px;
   font-family: var(--serif);
   font-size: 15px;
 }
-.values .here td {
-  background: var(--wash);
+.values td {
+  padding: 0 !important;
+  border-left: 1px solid var(--rule);
+}
+.values td :deep(.v-field) {
+  border-radius: 0;
+  background: none;
+}
+.values .here td:focus-within {
+  box-shadow: inset 0 -2px var(--accent);
 }
 .pasted {
   display: flex;

@@ -73,7 +73,7 @@ const save = whenSound(() => emit('save', { ...body.value, name: body.value.name
     <v-text-field v-model="leaveOut" label="Always left out, with commas" />
     <div class="keep">
       <v-text-field v-if="!isNew" v-model="why" label="Why this version" maxlength="2000" placeholder="what it is to do better" />
-      <v-btn color="primary" variant="flat" type="submit">{{ isNew ? 'Keep the template' : 'Save as a new version' }}</v-btn>
+      <v-btn color="primary" variant="flat" type="submit">{{ isNew ? 'Save the template' : 'Save as a new version' }}</v-btn>
       <v-btn @click="emit('cancel')">Cancel</v-btn>
     </div>
     <p v-if="problem" class="problems" role="alert">{{ problem }}</p>

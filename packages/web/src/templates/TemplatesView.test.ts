@@ -40,7 +40,7 @@ describe('the templates', () => {
 
   it('are saved as a new version of what was shown, which says who can take its change', async () => {
     const { wrapper } = await view('/shelf/templates/own')
-    await press(wrapper, 'Change it')
+    await press(wrapper, 'Edit')
     server.answers['saveTemplateVersion'] = { ...OWN, version: 3, behind: 2 }
     emit(editor(wrapper), 'save', OWN.body, null, 'shorter')
     await flushPromises()
@@ -50,7 +50,7 @@ describe('the templates', () => {
 
   it('keep what was written where the server refuses, and say why there', async () => {
     const { wrapper } = await view('/shelf/templates/own')
-    await press(wrapper, 'Change it')
+    await press(wrapper, 'Edit')
     server.refuses('saveTemplateVersion', 'Somebody saved version 3 meanwhile. Nothing was kept.')
     emit(editor(wrapper), 'save', OWN.body, null, '')
     await flushPromises()

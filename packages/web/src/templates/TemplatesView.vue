@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiContentDuplicate, mdiPencilOutline, mdiPlus } from '@mdi/js'
 import { addTemplate, changeTemplate, deleteTemplate, listTemplates, restoreFromBin, readTemplateWhole, saveTemplateVersion, type Template } from '@idolon/contract'
 import type { TemplateBody, TemplateSlot } from '@idolon/core'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -97,7 +98,7 @@ useActions(() => [
       <h1 class="view-title">Templates <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
       <ShelfParts />
       <p class="row-actions">
-        <v-btn @click="begin(BLANK)">New template</v-btn>
+        <v-btn :prepend-icon="mdiPlus" @click="begin(BLANK)">New template</v-btn>
         <v-btn @click="(writing = undefined), (learning = [])">Learn one from texts</v-btn>
       </p>
     </header>
@@ -123,8 +124,8 @@ useActions(() => [
         <FrameText :parts="frameParts(whole.template.body.text)" />
         <p v-if="whole.template.body.leaveOut.length" class="soft">Left out: {{ whole.template.body.leaveOut.join(', ') }}</p>
         <p class="row-actions">
-          <v-btn variant="text" @click="writing = { body: whole.template.body, projectId: whole.template.projectId, on: whole.template }">Change it</v-btn>
-          <v-btn variant="text" @click="begin({ ...whole.template.body, name: `${whole.template.body.name}, copy` })">Copy</v-btn>
+          <v-btn :prepend-icon="mdiPencilOutline" @click="writing = { body: whole.template.body, projectId: whole.template.projectId, on: whole.template }">Edit</v-btn>
+          <v-btn :prepend-icon="mdiContentDuplicate" @click="begin({ ...whole.template.body, name: `${whole.template.body.name}, copy` })">Copy</v-btn>
           <v-btn v-if="!whole.template.shipped" variant="text" @click="remove(whole.template)">Delete</v-btn>
         </p>
         <FillTable :template="whole.template" @made="loadAll" />

@@ -36,6 +36,10 @@ async function vary(wrapper: Shown, phrase: string, options: string) {
   await flushPromises()
   await fill(wrapper, wrapper.findAllComponents({ name: 'VTextarea' }).at(-1)!.props('label') as string, options, true)
 }
+const submit = async (wrapper: Shown) => {
+  await wrapper.get('.how').trigger('submit')
+  await flushPromises()
+}
 const started = () => (call.mock.calls.find(([route]) => route === startTrial)?.[1] as { body: { revision: number; body: { name: string; frame: string; factors: unknown[]; skip: unknown[]; count: number; way: unknown } } } | undefined)?.body
 
 describe('a trial plan that is set up', () => {
@@ -82,21 +86,31 @@ describe('a trial plan that is set up', () => {
     await choose(wrapper, 'Never', '0 1')
     await choose(wrapper, 'with', '1 1')
     await vi.waitUntil(() => wrapper.get('.price').text().startsWith('3 combinations of 4'), IN_TIME)
-    await press(wrapper, 'Start 3 pictures')
+    await submit(wrapper)
     expect(started()!.body.skip).toEqual([[{ factor: 0, option: 1 }, { factor: 1, option: 1 }]])
     await wrapper.findAll('.nevers button').at(-1)!.trigger('click')
     await vi.waitUntil(() => wrapper.get('.price').text().startsWith('4 combinations of 4'), IN_TIME)
   })
 
-  it('draws a sample by a number, within bounds', async () => {
+  it('draws a sample by a number within bounds; of another it says so under the field, and does not start', async () => {
     const { wrapper } = await plan()
     await vary(wrapper, 'fox', 'fox\nhen\nowl')
     tryBy(wrapper, 'sample')
     await flushPromises()
-    await fill(wrapper, 'Of', '900', true)
-    await fill(wrapper, 'Drawn by', '-4', true)
-    await fill(wrapper, 'Results of each', '12', true)
-    expect(['Of', 'Drawn by', 'Results of each'].map((label) => valueOf(wrapper, label))).toEqual([500, 0, 8])
+    await fill(wrapper, 'Of', '900')
+    await fill(wrapper, 'Drawn by', 'a few')
+    await fill(wrapper, 'Results of each', '2')
+    const wrong = () => wrapper.findAll('.how .v-messages__message').map((one) => one.text())
+    expect(wrong()).toEqual(['A number from 1 to 500.', 'A number from 0 to 2,147,483,646.'])
+    await submit(wrapper)
+    expect(started()).toBeUndefined()
+    await fill(wrapper, 'Of', '2')
+    await fill(wrapper, 'Drawn by', '7')
+    expect(wrong()).toEqual([])
+    await vi.waitUntil(() => wrapper.get('.price').text().startsWith('2 combinations of 3'), IN_TIME)
+    await submit(wrapper)
+    await vi.waitUntil(() => started(), IN_TIME)
+    expect(started()!.body).toMatchObject({ way: { kind: 'sample', count: 2, seed: 7 }, count: 2 })
   })
 
   it('varies engines and settings beside the words', async () => {
@@ -116,7 +130,7 @@ describe('a trial plan that is set up', () => {
     await fill(wrapper, 'Name of the plan', '  Fox or hen ')
     await priced(wrapper)
     await vi.waitUntil(() => named(wrapper, 'Start 2 pictures')?.attributes('disabled') === undefined && named(wrapper, 'Start 2 pictures'), IN_TIME)
-    await press(wrapper, 'Start 2 pictures')
+    await submit(wrapper)
     expect(started()).toMatchObject({ revision: 3, body: { name: 'Fox or hen', frame: 'a {{ subject }} in the snow, soft light, gouache', factors: [{ kind: 'words', slot: 'subject', options: ['fox', 'hen'] }], count: 1 } })
     await vi.waitUntil(() => router.currentRoute.value.path === '/proofs/sheet', IN_TIME)
   })
@@ -126,7 +140,7 @@ describe('a trial plan that is set up', () => {
     await vary(wrapper, 'fox', 'fox\nhen')
     await priced(wrapper)
     call.mockImplementation((route) => (route === startTrial ? Promise.reject(new ApiProblem('draft-moved', 'The draft has changed since. Nothing was asked for.')) : Promise.resolve([])))
-    await press(wrapper, 'Start 2 pictures')
+    await submit(wrapper)
     expect(wrapper.get('p[role=alert]').text()).toBe('The draft has changed since. Nothing was asked for.')
     expect([router.currentRoute.value.path, valueOf(wrapper, 'Options of subject, one a line')]).toEqual(['/desk/x/plan', 'fox\nhen'])
     expect(named(wrapper, 'Start 2 pictures')!.attributes('disabled')).toBeUndefined()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { mdiPlus } from '@mdi/js'
 import { type Prompt, readPrompt, readSheetLists, readTemplateWhole, startTrial } from '@idolon/contract'
-import { type Combinations, type EngineChoice, type Facet, factorName, optionName, type Phrase, type SettingValue, sheetPlaces, TERMS_BY_FACET, type TrialBody } from '@idolon/core'
+import { type Combinations, type EngineChoice, type Facet, factorName, MAX_SEED, optionName, type Phrase, type SettingValue, sheetPlaces, TERMS_BY_FACET, type TrialBody } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -13,7 +14,9 @@ import { usePhrases } from '../stores/phrases.ts'
 import FrameText from '../templates/FrameText.vue'
 import { freeNameFor, nameOf, planOf, priceOf, type TrialSetup, type Varied, withOptions, withoutVaried } from './trial-setup.ts'
 import VariedRow from './VariedRow.vue'
+import { useFormCheck } from '../shared/form-check.ts'
 import ChoiceMenu from '../shared/ChoiceMenu.vue'
+import NumberField from '../shared/NumberField.vue'
 
 /** Sets up a trial plan over a draft: what varies, which combinations are tried, what that costs; and starts it. */
 const route = useRoute()
@@ -163,7 +166,7 @@ const setWay = (kind: string) => {
 }
 const setSample = (change: { count?: number; seed?: number }) => {
   const { way } = setup.value
-  if (way.kind === 'sample') setup.value = { ...setup.value, way: { kind: 'sample', count: Math.min(500, Math.max(1, Math.round(change.count ?? way.count) || 1)), seed: Math.max(0, Math.round(change.seed ?? way.seed) || 0) } }
+  if (way.kind === 'sample') setup.value = { ...setup.value, way: { ...way, ...change } }
 }
 const WAYS = [
   ['pairs', 'every two options together at least once, in few tries'],
@@ -172,7 +175,8 @@ const WAYS = [
   ['sample', 'a sample of all combinations'],
 ] as const
 
-async function start(): Promise<void> {
+const { check, whenSound } = useFormCheck()
+const start = whenSound(async () => {
   if (!prompt.value || starting.value) return
   starting.value = true
   problem.value = ''
@@ -184,7 +188,7 @@ async function start(): Promise<void> {
     problem.value = messageOf(error)
   }
   starting.value = false
-}
+})
 </script>
 
 <template>
@@ -202,20 +206,20 @@ async function start(): Promise<void> {
         </ul>
         <p class="row-actions more">
           <ChoiceMenu label="Vary a phrase" variant="outlined" :items="free.map((phrase) => ({ title: phrase.text.slice(0, 60), value: String(phrase.start), detail: phrase.facet }))" @choose="addPhrase" />
-          <v-btn :disabled="hasEngine || askable.length < 2" @click="addEngines">Vary the engine</v-btn>
+          <v-btn :prepend-icon="mdiPlus" :disabled="hasEngine || askable.length < 2" @click="addEngines">Vary the engine</v-btn>
           <ChoiceMenu label="Vary a setting" variant="outlined" :items="settings.map(([key]) => ({ title: key, value: key }))" @choose="addSetting" />
         </p>
       </section>
-      <section class="how" aria-labelledby="how-title">
+      <v-form ref="check" class="how" aria-labelledby="how-title" @submit.prevent="start">
         <h2 id="how-title">What is tried</h2>
         <v-radio-group :model-value="setup.way.kind" aria-labelledby="how-title" @update:model-value="setWay(String($event))">
           <v-radio v-for="[kind, says] in WAYS" :key="kind" :label="says" :value="kind" />
         </v-radio-group>
         <p v-if="setup.way.kind === 'sample'" class="row-actions">
-          <v-text-field label="Of" type="number" min="1" max="500" :model-value="setup.way.count" class="number" @change="setSample({ count: Number(($event.target as HTMLInputElement).value) })" />
-          <v-text-field label="Drawn by" type="number" min="0" :model-value="setup.way.seed" class="number" @change="setSample({ seed: Number(($event.target as HTMLInputElement).value) })" />
+          <NumberField label="Of" :min="1" :max="500" integer :value="setup.way.count" class="number" @set="$event !== undefined && setSample({ count: $event })" />
+          <NumberField label="Drawn by" :min="0" :max="MAX_SEED" integer :value="setup.way.seed" class="number" @set="$event !== undefined && setSample({ seed: $event })" />
         </p>
-        <p><v-text-field label="Results of each" type="number" min="1" max="8" :model-value="setup.count" class="number" @change="setup = { ...setup, count: Math.min(8, Math.max(1, Number(($event.target as HTMLInputElement).value) || 1)) }" /></p>
+        <NumberField label="Results of each" :min="1" :max="8" integer :value="setup.count" class="number" @set="$event !== undefined && (setup = { ...setup, count: $event })" />
         <h2>Never together</h2>
         <ul class="nevers">
           <li v-for="(rule, i) in setup.never" :key="i">
@@ -235,9 +239,9 @@ async function start(): Promise<void> {
           <p v-else class="soft">{{ setup.varied.length ? 'Give each at least two options.' : 'Choose what varies.' }}</p>
         </div>
         <v-text-field v-model="planName" label="Name of the plan" maxlength="120" />
-        <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!combos || !!combos.problem || starting" @click="start">Start {{ price ? counted(price.pictures, 'picture') : '' }}</v-btn></p>
+        <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!combos || !!combos.problem || starting" type="submit">Start {{ price ? counted(price.pictures, 'picture') : '' }}</v-btn></p>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      </section>
+      </v-form>
       <section v-if="combos && combos.rows.length" class="rows" aria-labelledby="rows-title">
         <h2 id="rows-title">In this order</h2>
         <v-data-table-virtual :headers="orderHeaders" :items="orderRows" :height="Math.min(300, 40 + 36 * orderRows.length)" item-value="place" class="order" />
@@ -261,16 +265,13 @@ section h2 {
   position: sticky;
   top: 16px;
   display: grid;
-  gap: 6px;
+  gap: 10px;
 }
 .how h2:first-child {
   margin-top: 0;
 }
 .number {
-  width: 84px;
-}
-.ways {
-  display: grid;
+  width: 150px;
 }
 .nevers {
   display: grid;

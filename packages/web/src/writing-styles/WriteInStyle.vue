@@ -12,6 +12,7 @@ import { useHelpers } from '../stores/helpers.ts'
 import { useModels } from '../stores/models.ts'
 import { useProjects } from '../stores/projects.ts'
 import FoldOut from '../shared/FoldOut.vue'
+import NumberField from '../shared/NumberField.vue'
 
 /** Writes a word, a line or a draft in a writing style, by the core alone or with a language model, and says how close it came. */
 const props = defineProps<{ writingStyle: WritingStyle; reading: ReadingClient; begun?: string | undefined }>()
@@ -58,7 +59,7 @@ const figure = (score: number) => score.toFixed(2)
     <h3 id="write-title">Write in it</h3>
     <form class="ask" @submit.prevent="write(false)">
       <v-textarea v-model="source" label="A word, a line or a draft" rows="2" placeholder="a word, a line or a draft" maxlength="20000" auto-grow @keydown.ctrl.enter="write(false)" />
-      <v-text-field v-model.number="words" label="About" type="number" min="3" max="400" class="number" suffix="words" />
+      <NumberField label="About how many words" :min="3" :max="400" integer :value="words" class="number" @set="$event !== undefined && (words = $event)" />
       <v-btn color="primary" variant="flat" :disabled="!source.trim()" type="submit">Write it</v-btn>
       <v-btn :disabled="!written.length || !source.trim()" @click="write(true)">Another</v-btn>
       <v-btn :disabled="!source.trim() || !profile || !helper || asking.busy.value" @click="ask">Ask {{ profile?.name ?? 'a model' }}</v-btn>
@@ -95,7 +96,7 @@ const figure = (score: number) => score.toFixed(2)
   align-items: end;
 }
 .number {
-  width: 70px;
+  width: 180px;
 }
 .one {
   padding: 10px 14px;

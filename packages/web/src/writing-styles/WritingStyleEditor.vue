@@ -66,7 +66,7 @@ const save = whenSound(() => emit('save', { ...body.value, name: body.value.name
     </v-table>
     <p v-if="unsaid.length"><ChoiceMenu label="Say another facet" :items="unsaid.map((facet) => ({ title: facet, value: facet }))" @choose="addFacet" /></p>
     <v-textarea v-model.lazy="always" label="Always said, word for word, one a line" rows="3" auto-grow class="always" />
-    <p class="row-actions"><v-btn color="primary" variant="flat" type="submit">{{ isNew ? 'Keep the writing style' : 'Keep the correction' }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
+    <p class="row-actions"><v-btn color="primary" variant="flat" type="submit">{{ isNew ? 'Save the writing style' : 'Save as a correction' }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
   </v-form>
 </template>
 

@@ -113,7 +113,7 @@ describe('writing styles', () => {
     const { wrapper } = await learned()
     await keep(wrapper)
     await vi.waitUntil(() => wrapper.find('h2.titled').exists(), IN_TIME)
-    await press(wrapper, 'Correct it')
+    await press(wrapper, 'Edit')
     await fill(wrapper, 'Name', 'Flat')
     await keep(wrapper)
     expect(new Set(server.asked('saveWritingStyle').map(({ params }) => params!['writingStyle'])).size).toBe(1)

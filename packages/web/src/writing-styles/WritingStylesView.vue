@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiPencilOutline } from '@mdi/js'
 import { deleteWritingStyle, listBin, listWritingStyles, type WritingStyle, restoreFromBin, readPrompt, saveWritingStyle, searchShelf } from '@idolon/contract'
 import { type WritingStyleBody, styleInWords, MAX_EXAMPLES, MIN_EXAMPLES } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
@@ -90,7 +91,7 @@ useActions(() => [{ name: 'Learn a writing style from prompts', words: 'style vo
     <header>
       <h1 class="view-title">Writing styles <span class="scope">{{ projects.current ? `for ${projects.current.name} and for all` : 'for all projects' }}</span></h1>
       <ShelfParts />
-      <p class="row-actions"><v-btn @click="(writing = undefined), (learning = '')">Learn one from prompts</v-btn></p>
+      <p v-if="all?.length" class="row-actions"><v-btn @click="(writing = undefined), (learning = '')">Learn another from prompts</v-btn></p>
     </header>
     <div class="columns">
       <nav aria-label="Writing styles">
@@ -114,8 +115,8 @@ useActions(() => [{ name: 'Learn a writing style from prompts', words: 'style vo
         <h2 class="titled">{{ writingStyle.body.name }} <span class="soft">{{ writingStyle.projectId ? projects.byId(writingStyle.projectId)?.name : 'for all projects' }}; learned from {{ counted(writingStyle.body.examples.length, 'prompt') }}</span></h2>
         <p class="told">{{ styleInWords(writingStyle.body) }}</p>
         <p class="row-actions">
-          <v-btn variant="text" @click="writing = { id: writingStyle.id, body: writingStyle.body, projectId: writingStyle.projectId, isNew: false }">Correct it</v-btn>
-          <v-btn variant="text" @click="learning = writingStyle.body.examples.join('\n\n')">Learn again from its prompts</v-btn>
+          <v-btn :prepend-icon="mdiPencilOutline" @click="writing = { id: writingStyle.id, body: writingStyle.body, projectId: writingStyle.projectId, isNew: false }">Edit</v-btn>
+          <v-btn @click="learning = writingStyle.body.examples.join('\n\n')">Learn again from its prompts</v-btn>
           <v-btn variant="text" @click="remove(writingStyle)">Delete</v-btn>
         </p>
         <WriteInStyle :key="writingStyle.id + (begun ?? '')" :writing-style="writingStyle" :reading="reading" :begun="begun" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deleteSearch, keepSearch, type KeptSearch, listSearches } from '@idolon/contract'
+import { deleteSearch, saveSearch, type SavedSearch, listSearches } from '@idolon/contract'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
@@ -9,7 +9,7 @@ import { useNotices, useTask } from '../notices/notices.ts'
 const props = defineProps<{ given: Record<string, string> }>()
 const notices = useNotices()
 const task = useTask()
-const { data, load } = usePageData<KeptSearch[]>({ key: () => ['kept searches'], read: (signal) => call(listSearches, { signal }) })
+const { data, load } = usePageData<SavedSearch[]>({ key: () => ['saved searches'], read: (signal) => call(listSearches, { signal }) })
 const all = computed(() => data.value ?? [])
 const naming = ref(false)
 const name = ref('')
@@ -24,29 +24,29 @@ async function begin(): Promise<void> {
   await nextTick()
   field.value?.select()
 }
-const keep = (search: Pick<KeptSearch, 'id' | 'name' | 'query'>) =>
+const keep = (search: Pick<SavedSearch, 'id' | 'name' | 'query'>) =>
   task(async () => {
-    await call(keepSearch, { params: { search: search.id }, body: { name: search.name, query: search.query } })
+    await call(saveSearch, { params: { search: search.id }, body: { name: search.name, query: search.query } })
     naming.value = false
     await load()
   })
-const remove = (search: KeptSearch) =>
+const remove = (search: SavedSearch) =>
   task(async () => {
     await call(deleteSearch, { params: { search: search.id } })
     await load()
-    notices.show(`The search “${search.name}” is removed.`, { action: { label: 'Keep it again', run: () => void keep(search) } })
+    notices.show(`The search “${search.name}” is removed.`, { action: { label: 'Restore it', run: () => void keep(search) } })
   })
 </script>
 
 <template>
   <div class="kept-searches">
     <template v-if="all.length">
-      <span class="soft">Kept searches</span>
+      <span class="soft">Saved searches</span>
       <RouterLink v-for="search in all" :key="search.id" :to="{ path: '/shelf', query: search.query }" :aria-current="search === here ? 'true' : undefined">{{ search.name }}</RouterLink>
     </template>
     <v-btn v-if="here" variant="text" @click="remove(here)">Delete “{{ here.name }}”</v-btn>
-    <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><v-text-field ref="field" v-model="name" label="Name of the search" maxlength="80" @keydown.escape="naming = false" /><v-btn variant="text" :disabled="!name.trim()" type="submit">Keep it</v-btn></form>
-    <v-btn v-else-if="Object.keys(given).length" variant="text" @click="begin">Keep this search</v-btn>
+    <form v-else-if="naming" @submit.prevent="name.trim() && keep({ id: newId(), name: name.trim(), query: given })"><v-text-field ref="field" v-model="name" label="Name of the search" maxlength="80" @keydown.escape="naming = false" /><v-btn variant="text" :disabled="!name.trim()" type="submit">Save</v-btn></form>
+    <v-btn v-else-if="Object.keys(given).length" variant="text" @click="begin">Save this search</v-btn>
   </div>
 </template>
 
@@ -54,9 +54,8 @@ const remove = (search: KeptSearch) =>
 .kept-searches {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 16px;
-  align-items: baseline;
-  min-height: 22px;
+  gap: 2px 12px;
+  align-items: center;
 }
 .kept-searches form {
   display: flex;
