@@ -1,4 +1,5 @@
 import { api, choose, expect, newPrompt, promptNow, promptOnDesk, saved, test, textOf } from './application.ts'
+import { byKeyboard } from './by-keyboard.ts'
 
 test('by mouse: write, try, keep, change, try again, compare, tag, find, reuse elsewhere', async ({ page }) => {
   const id = await newPrompt(page)
@@ -59,22 +60,8 @@ test('by mouse: write, try, keep, change, try again, compare, tag, find, reuse e
 test('the same by keyboard alone', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'What you were last doing' })).toBeVisible()
-  const tabTo = async (name: string | RegExp, role: 'button' | 'textbox' | 'combobox' | 'link' | 'spinbutton' | 'tab' = 'button') => {
-    const target = page.getByRole(role, { name }).first()
-    for (let i = 0; i < 80; i++) {
-      if (await target.evaluate((element) => element === document.activeElement).catch(() => false)) return
-      await page.keyboard.press('Tab')
-    }
-    throw new Error(`Tab never reaches ${String(name)}`)
-  }
-  const goTo = async (words: string) => {
-    await page.keyboard.press('ControlOrMeta+k')
-    await expect(page.getByRole('combobox', { name: /Go to/ })).toBeFocused()
-    await page.keyboard.type(words)
-    await expect(page.getByRole('listbox', { name: 'Places and actions' }).getByRole('option').first()).toBeVisible()
-  }
+  const { tabTo, goTo, find } = byKeyboard(page)
   await goTo('new prompt')
-  await page.keyboard.press('Enter')
   await page.waitForURL(/\/desk\/[0-9a-f-]{36}/)
   // An empty sheet has the caret.
   await expect(textOf(page)).toBeFocused()
@@ -110,16 +97,14 @@ test('the same by keyboard alone', async ({ page }) => {
   await page.keyboard.press('ControlOrMeta+Enter')
   await expect(page.getByRole('group', { name: /^Version 2 of/ }).getByRole('button', { name: /result/ })).toHaveCount(2, { timeout: 30_000 })
   await goTo('history')
-  await page.keyboard.press('Enter')
   await expect(page.getByRole('region', { name: 'History' }).getByText('+ first snow')).toBeVisible()
   await tabTo('Tags', 'combobox')
   await page.keyboard.type('goats')
   await page.keyboard.press('Enter')
-  await goTo('goats mountain')
+  await find('goats mountain')
   await expect(page.getByRole('option', { name: /Two goats/ })).toBeVisible()
   await page.keyboard.press('Escape')
   await goTo('use in another')
-  await page.keyboard.press('Enter')
   await tabTo('In which project', 'combobox')
   await page.keyboard.type('Skep') // Skep & Cup
   await tabTo('Use it there')

@@ -11,7 +11,7 @@ test('four variants become a template, a sheet of values eight drafts, a plan ov
   await page.goto('/shelf/templates?do=learn')
   await page.getByRole('textbox', { name: /variants/ }).fill(VARIANTS)
   await expect(page.getByRole('columnheader', { name: 'moment' })).toBeVisible({ timeout: 20_000 })
-  await page.getByRole('button', { name: 'Go on with this frame' }).click()
+  await page.getByRole('button', { name: 'Go on with this template' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Animal at its hour')
   await page.getByRole('button', { name: 'Save the template' }).click()
   await page.waitForURL(/\/shelf\/templates\/[0-9a-f-]{36}/)

@@ -47,6 +47,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 useActions(() => [
   { name: 'New prompt', words: 'create draft empty write', writes: true, run: () => void fromNothing() },
   { name: 'New project', words: 'create folder', run: () => void router.push({ path: '/', query: { new: 'project' } }) },
+  { name: 'New series', words: 'create story storyboard scenes picture book film', run: () => void router.push({ path: '/series', query: { do: 'new' } }) },
+  { name: 'New template', words: 'create frame slots placeholder', run: () => void router.push({ path: '/shelf/templates', query: { do: 'new' } }) },
+  { name: 'Learn a template from texts', words: 'frame variants extract', run: () => void router.push({ path: '/shelf/templates', query: { do: 'learn' } }) },
+  { name: 'Learn a writing style from prompts', words: 'style voice tone examples', run: () => void router.push({ path: '/shelf/writing-styles', query: { do: 'learn' } }) },
   { name: dark.value ? 'Light theme' : 'Dark theme', words: 'mode colours appearance', run: () => (dark.value = !dark.value) },
   { name: 'Keys', words: 'shortcuts keyboard help', run: () => (keys.value = true) },
 ])

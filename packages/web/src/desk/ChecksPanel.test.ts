@@ -46,6 +46,20 @@ describe('ChecksPanel', () => {
     expect(wrapper.text()).toContain('Says nothing.')
   })
 
+  it('fixes by key the finding that was gone to, and nothing while another place is selected', async () => {
+    const { wrapper, draft } = panel([contradiction, filler()])
+    const { walk, fixHere } = wrapper.vm as unknown as { walk: (by: 1 | -1) => void; fixHere: () => void }
+    fixHere()
+    walk(1)
+    fixHere()
+    await flushPromises()
+    expect(draft.value.text).toBe(text)
+    walk(1)
+    fixHere()
+    await flushPromises()
+    expect(draft.value.text).toBe('a fox at noon')
+  })
+
   it('shows one tip unasked on a draft with nothing graver', () => {
     const { wrapper } = panel([filler('First.'), filler('Second.')])
     expect(wrapper.text()).toContain('First.')

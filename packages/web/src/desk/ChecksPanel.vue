@@ -94,6 +94,12 @@ function walk(by: 1 | -1): void {
   const line = root.value?.querySelector(`[data-finding="${all.value.indexOf(next!)}"]`)
   line?.scrollIntoView({ block: 'nearest' })
 }
+/** Fixes the finding that was gone to: what is selected in the text. */
+function fixHere(): void {
+  const { from, to } = props.session.view.state.selection.main
+  const here = all.value.find((finding) => finding.fix && placeOf(finding)?.start === from && placeOf(finding)?.end === to)
+  if (here) void fix(here)
+}
 const ask = (finding: Finding) => (dismissing.value = keyOf(finding))
 const leave = () => (dismissing.value = '')
 function onKey(event: KeyboardEvent, finding: Finding): void {
@@ -109,10 +115,11 @@ function onKey(event: KeyboardEvent, finding: Finding): void {
 }
 useActions(() => [
   { name: 'Next finding', words: 'check problem walk', run: () => walk(1) },
+  { name: 'Fix this finding', words: 'check problem repair', run: fixHere },
   ...(safe.value.length ? [{ name: 'Fix what is safe to fix', words: 'fix all checks', run: () => void fixAll(nextSafe) }] : []),
   ...(house.value.length ? [{ name: 'Apply the house rules', words: 'brand project', run: () => void fixAll(nextOfHouse) }] : []),
 ])
-defineExpose({ walk, focus: () => root.value?.querySelector<HTMLElement>('button.reason')?.focus() })
+defineExpose({ walk, fixHere, focus: () => root.value?.querySelector<HTMLElement>('button.reason')?.focus() })
 </script>
 
 <template>

@@ -204,6 +204,7 @@ const byKey: Readonly<Record<CommandOf<'desk'>, () => void>> = {
   redo: session.redo,
   nextFinding: () => void walkFindings(1),
   previousFinding: () => void walkFindings(-1),
+  fixFinding: () => void checks.value?.fixHere(),
   entry: () => void outline.value?.openEntry(),
 }
 useEventListener('keydown', (event: KeyboardEvent) => {

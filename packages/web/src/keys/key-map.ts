@@ -22,6 +22,7 @@ export const KEY_MAP = {
     redo: { keys: ['Ctrl Shift Z'], does: 'Redo' },
     nextFinding: { keys: ['F8'], does: 'The next finding in the text' },
     previousFinding: { keys: ['Shift F8'], does: 'The previous finding' },
+    fixFinding: { keys: ['Alt F8'], does: 'Fix the finding it went to' },
     entry: { keys: ['F2'], does: 'What the glossary says of the phrase at the caret' },
   }),
   text: context('In the text', {

@@ -28,9 +28,13 @@ const rows = useVirtualizer(
 )
 watch(layout, () => rows.value.measure())
 
-/** The proof that keys act on, by its place in the list. */
+/** The proof that keys act on, by its place in the list: the first of the sheet as it is laid out, until another is gone to. */
 const at = ref(0)
 let anchor = 0
+let gone = false
+watch(layout, ({ rows: [first] }) => {
+  if (!gone) at.value = anchor = first?.cells.flat()[0] ?? 0
+}, { immediate: true })
 watch(
   () => props.proofs.length,
   (count) => (at.value = Math.min(at.value, Math.max(0, count - 1))),
@@ -38,6 +42,7 @@ watch(
 
 const rowOf = (place: number) => layout.value.rows.findIndex(({ cells }) => cells.some((cell) => cell.includes(place)))
 async function reach(place: number): Promise<void> {
+  gone = true
   at.value = place
   rows.value.scrollToIndex(rowOf(place), { align: 'auto' })
   await nextTick()
@@ -61,6 +66,7 @@ const placeOf = (event: Event): number | undefined => {
 function onClick(event: MouseEvent): void {
   const place = placeOf(event)
   if (place === undefined) return
+  gone = true
   at.value = place
   if (event.shiftKey) emit('select', new Set([...(event.ctrlKey ? props.selected : []), ...idsBetween(anchor, place)]))
   else {

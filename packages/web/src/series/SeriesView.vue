@@ -17,6 +17,7 @@ import RunSeries from './RunSeries.vue'
 import ScenePanel from './ScenePanel.vue'
 import SceneRows from './SceneRows.vue'
 import StoryPanel from './StoryPanel.vue'
+import { useAsked } from '../shared/asked.ts'
 import { useSeries } from './use-series.ts'
 import { mdiDeleteOutline, mdiPlay, mdiPlus } from '@mdi/js'
 import ActsMenu from '../shared/ActsMenu.vue'
@@ -26,7 +27,8 @@ const route = useRoute()
 const router = useRouter()
 const projects = useProjects()
 
-const making = ref(route.query['do'] === 'new')
+const making = ref(false)
+useAsked(new Map([['new', () => (making.value = true)]]))
 const id = computed(() => String(route.params['series'] ?? '') || undefined)
 const open = useSeries(id)
 const series = open.series
@@ -49,7 +51,7 @@ const { data: all, loading } = usePageData({
   read: (signal) => call(listSeries, { query: projects.current ? { project: projects.current.id } : {}, signal }),
   on: ({ kind }) => kind === 'series',
 })
-watch([all, id], () => {
+watch([all, id, making], () => {
   const [newest] = all.value ?? []
   if (newest && !id.value && !making.value && route.name === 'series') void router.replace(`/series/${newest.id}`)
 }, { immediate: true })
@@ -73,8 +75,8 @@ async function addScene(): Promise<void> {
   panel.value = 'scene'
 }
 async function made(which: string): Promise<void> {
-  making.value = false
   await router.push(`/series/${which}`)
+  making.value = false
 }
 async function remove(): Promise<void> {
   if (series.value && (await open.removeSeries(series.value))) await router.push('/series')
@@ -89,7 +91,6 @@ const facts = computed(() => {
   return [counted(whole.scenes.length, 'scene'), `${chosen} with a chosen proof`, ...(stale.value ? [`${stale.value} stale`] : []), `${Math.round(seconds)} seconds`].join(', ')
 })
 useActions(() => [
-  { name: 'Begin a series from a story', words: 'storyboard scenes picture book film', run: () => (making.value = true) },
   ...(series.value ? [{ name: 'Add a scene to this series', words: 'shot panel page', run: () => void addScene() }] : []),
 ])
 </script>

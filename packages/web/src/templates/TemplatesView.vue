@@ -7,8 +7,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
 import { messageOf } from '../api/problem.ts'
-import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
+import { useAsked } from '../shared/asked.ts'
 import { counted, sayWhen } from '../shared/said.ts'
 import ShelfParts from '../shelf/ShelfParts.vue'
 import { useProjects } from '../stores/projects.ts'
@@ -57,8 +57,7 @@ function begin(body: TemplateBody): void {
 const waiting = takeTexts()
 if (waiting?.learn) learning.value = waiting.learn
 else if (waiting?.body) begin(waiting.body)
-else if (route.query['do'] === 'learn') learning.value = []
-else if (route.query['do'] === 'new') begin(BLANK)
+useAsked(new Map([['learn', () => (learning.value = [])], ['new', () => begin(BLANK)]]))
 
 async function save(body: TemplateBody, projectId: string | null, why: string): Promise<void> {
   const { on } = writing.value!
@@ -86,10 +85,6 @@ const remove = ({ id: which, body }: Template) =>
       await router.push(`/shelf/templates/${which}`)
     }) } })
   })
-useActions(() => [
-  { name: 'New template', words: 'frame slots placeholder', run: () => begin(BLANK) },
-  { name: 'Learn a template from texts', words: 'frame variants extract', run: () => (learning.value = []) },
-])
 </script>
 
 <template>

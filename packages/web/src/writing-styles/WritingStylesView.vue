@@ -6,9 +6,9 @@ import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
-import { useActions } from '../go-to/actions.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { ReadingClient, startReadingWorker } from '../reading/reading-client.ts'
+import { useAsked } from '../shared/asked.ts'
 import { counted } from '../shared/said.ts'
 import { textsIn } from '../shared/texts-in.ts'
 import ShelfParts from '../shelf/ShelfParts.vue'
@@ -39,7 +39,7 @@ const writingStyle = computed(() => all.value?.find((one) => one.id === id.value
 const texts = computed(() => textsIn(learning.value ?? '', MAX_EXAMPLES + 1))
 
 watch(() => route.params['writingStyle'], () => (writing.value = undefined))
-if (route.query['do'] === 'learn') learning.value = ''
+useAsked(new Map([['learn', () => (learning.value = '')]]))
 if (typeof route.query['from'] === 'string') {
   const { from } = route.query
   void task(async () => (begun.value = (await call(readPrompt, { params: { prompt: from } })).draft.text))
@@ -83,7 +83,6 @@ const remove = ({ id: which, body }: WritingStyle) =>
       await load()
     }) } })
   })
-useActions(() => [{ name: 'Learn a writing style from prompts', words: 'style voice tone examples', run: () => (learning.value = '') }])
 </script>
 
 <template>

@@ -1,0 +1,112 @@
+import { api, expect, promptNow, promptOnDesk, saved, test, textOf } from './application.ts'
+import { byKeyboard } from './by-keyboard.ts'
+
+test('by keyboard alone: a finding is fixed, one phrase changed, two proofs compared and one kept', async ({ page }) => {
+  const { tabTo, goTo } = byKeyboard(page)
+  await page.goto('/')
+  await goTo('new prompt')
+  await page.waitForURL(/\/desk\/[0-9a-f-]{36}/)
+  await page.keyboard.type('Two goats on a mountain pass at dawn, at noon, watercolour')
+  await expect(saved(page)).toBeVisible()
+
+  // Check: the finding is gone to by its key, and one of the two hours is taken out by its fix.
+  await expect(page.getByRole('region', { name: 'Checks' })).toContainText('two hours of the day')
+  await page.keyboard.press('F8')
+  await page.keyboard.press('Alt+F8')
+  await expect(textOf(page)).not.toContainText(/dawn.*noon/)
+  const one = (await textOf(page).innerText()).trim()
+
+  await page.keyboard.press('ControlOrMeta+Enter')
+  const first = page.getByRole('group', { name: /^Version 1 of/ })
+  await expect(first.getByRole('button', { name: /result 1/ })).toBeVisible({ timeout: 30_000 })
+
+  // One phrase is replaced in the outline.
+  await page.getByRole('region', { name: 'Outline' }).waitFor()
+  await tabTo(/^watercolour/)
+  await page.keyboard.press('r')
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type('gouache')
+  await page.keyboard.press('Enter')
+  await expect(textOf(page)).toHaveText(one.replace('watercolour', 'gouache'))
+  await page.keyboard.press('ControlOrMeta+Enter')
+  await expect(page.getByRole('group', { name: /^Version 2 of/ }).getByRole('button', { name: /result 1/ })).toBeVisible({ timeout: 30_000 })
+
+  // Both are selected on the sheet of the prompt and set side by side.
+  const prompt = promptOnDesk(page)
+  await tabTo('All tries')
+  await page.keyboard.press('Enter')
+  await tabTo('As a sheet', 'link')
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/proofs\/sheet/)
+  const options = page.getByRole('option')
+  await expect(options.first()).toBeVisible()
+  // A row for each version; down is the next.
+  await tabTo(/version 1/, 'option')
+  await page.keyboard.press('Space')
+  await page.keyboard.press('ArrowDown')
+  await expect(page.locator('[role=option]:focus')).toHaveAttribute('aria-label', /version 2/)
+  await page.keyboard.press('Space')
+  await tabTo('Side by side')
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/proofs\/side-by-side/)
+  await expect(page.getByRole('complementary', { name: 'What differs' })).toContainText('watercolour')
+  await expect(page.getByRole('group', { name: /^Pictures/ })).toBeFocused()
+  await page.keyboard.press('k')
+  await expect(page.getByRole('button', { name: /^keep/, pressed: true })).toHaveCount(1)
+  // Escape goes back to where one came from.
+  await page.keyboard.press('Escape')
+  await page.waitForURL(/\/proofs\/sheet/)
+  expect((await promptNow(prompt)).bestProof).not.toBeNull()
+})
+
+test('by keyboard alone: a template is filled, a story becomes a series and is tried', async ({ page }) => {
+  test.setTimeout(180_000)
+  const { tabTo, goTo } = byKeyboard(page)
+  await page.goto('/shelf/templates')
+  await tabTo('Portrait', 'link')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: /^Portrait/ })).toBeVisible()
+  await tabTo(/, row 1$/, 'combobox')
+  await page.keyboard.type('a lamplighter')
+  await page.keyboard.press('ControlOrMeta+Enter')
+  await page.waitForURL(/\/desk\/[0-9a-f-]{36}/)
+  await expect(textOf(page)).toContainText('lamplighter')
+  // What was made from it says so, and the way to it is a link.
+  await tabTo('Portrait', 'link')
+
+  await goTo('new series')
+  await page.waitForURL(/\/series/)
+  await tabTo('Its name', 'textbox')
+  await page.keyboard.type('The Mill')
+  await page.keyboard.press('Tab')
+  await page.keyboard.insertText('At dawn Orla filled sacks in the mill.\n\nAt noon Orla carried a sack down to the bridge.')
+  await tabTo('Split it into scenes')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: /^2 scenes/ })).toBeVisible({ timeout: 30_000 })
+  await tabTo('Make 2 scenes')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Name of the series')).toHaveValue('The Mill')
+  const id = page.url().split('/').at(-1)!
+
+  // The second scene becomes the first.
+  await tabTo(/^Scene 1:/)
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByRole('button', { name: /^Scene 2:/ })).toBeFocused()
+  const before = (await api<{ scenes: { id: string }[] }>('GET', `/api/series/${id}`)).scenes.map((scene) => scene.id)
+  await page.keyboard.press('ControlOrMeta+ArrowUp')
+  await expect.poll(async () => (await api<{ scenes: { id: string }[] }>('GET', `/api/series/${id}`)).scenes.map((scene) => scene.id)).toEqual(before.toReversed())
+
+  await tabTo('Scene', 'tab')
+  await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.getByRole('tab', { name: 'Try', exact: true })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await tabTo('Try 2 scenes')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('2 scenes have a proof newer')).toBeVisible({ timeout: 60_000 })
+  await tabTo('Choose the newest in all of them')
+  await page.keyboard.press('Enter')
+  await tabTo('Play', 'link')
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/play$/)
+})
