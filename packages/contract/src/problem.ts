@@ -37,6 +37,7 @@ export const Problem = Type.Object(
     title: Type.String(),
     status: Type.Integer(),
     detail: Type.String(),
+    id: Type.Optional(Type.String({ description: 'Of what the log says of it.' })),
     errors: Type.Optional(
       Type.Array(Type.Object({ where: Type.String({ description: 'A JSON Pointer, after body, query or path.' }), message: Type.String() })),
     ),

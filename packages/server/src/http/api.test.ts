@@ -1,4 +1,4 @@
-import { changeProject, changePrompt, createProject, createPrompt, listProjects, readPrompt, ROUTES, searchShelf } from '@idolon/contract'
+import { changeProject, changePrompt, createProject, createPrompt, listProjects, type Problem, readPrompt, ROUTES, searchShelf } from '@idolon/contract'
 import { randomUUID } from 'node:crypto'
 import { request } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -27,6 +27,9 @@ describe('what comes in', () => {
     const { status, body } = await server.ask(createProject, { body: { name: '', colour: 'red' } as never })
     expect(status).toBe(400)
     expect(body).toMatchObject({ type: '/problems/invalid', status: 400, errors: expect.arrayContaining([expect.objectContaining({ where: 'body/name' })]) as unknown })
+    // A person reads a sentence, without a pointer into a schema, and where more of it stands.
+    const { detail, id } = body as Problem
+    expect(detail).toBe(`What was sent is not what Idolon takes here. Nothing was changed. Reload the page and try again. If it happens again, look in the log for ${id}.`)
   })
 
   it('answers 404 for what is not there, and 400 for an id that is none', async () => {

@@ -27,8 +27,8 @@ export function demand(schema: object, value: unknown, where: 'body' | 'query' |
   const validate = validator(schema, coerce)
   if (validate(value)) return
   const errors = (validate.errors ?? []).slice(0, 10).map(describe(where))
-  const first = errors[0]
-  throw new ProblemError('invalid', `${first ? `${first.where} ${first.message}` : 'The request does not fit'}. Nothing was changed.`, { errors })
+  const what = where === 'body' ? 'What was sent' : 'This address'
+  throw new ProblemError('invalid', `${what} is not what Idolon takes here. Nothing was changed. Reload the page and try again.`, { errors })
 }
 
 /** Every way in which `value` departs from `schema`; empty when it fits. */

@@ -1,7 +1,12 @@
 import type { Problem, ProblemName } from '@idolon/contract'
 
-/** What the server refused, or why it could not be reached; `message` is a sentence to show. */
-export class ApiProblem extends Error {
+/** An error whose message is a sentence for a person: what happened, what was kept, what to do. */
+export class SaidError extends Error {
+  override name = 'SaidError'
+}
+
+/** What the server refused, or why it could not be reached. */
+export class ApiProblem extends SaidError {
   override name = 'ApiProblem'
   constructor(
     readonly problem: ProblemName | 'unreachable',
@@ -18,5 +23,10 @@ export function refusalOf(answer: unknown, otherwise: string): ApiProblem {
   return new ApiProblem((problem?.type.split('/').at(-1) as ProblemName | undefined) ?? 'internal', problem?.detail ?? otherwise, problem)
 }
 
-export const messageOf = (error: unknown): string =>
-  error instanceof ApiProblem ? error.message : `Something went wrong in this page (${error instanceof Error ? error.message : String(error)}). Nothing you wrote is lost; reload to go on.`
+const SOMETHING_WRONG = 'Something went wrong in this page. Nothing you wrote is lost. Reload to go on.'
+/** The sentence to show of whatever was thrown; what is no sentence for a person stands in the console alone. */
+export function messageOf(error: unknown): string {
+  if (error instanceof SaidError) return error.message
+  console.error(error)
+  return SOMETHING_WRONG
+}

@@ -67,11 +67,8 @@ li.open {
   padding-bottom: 14px;
 }
 .name {
-  padding: 0;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
+  display: block;
+  width: 100%;
 }
 .name:hover strong {
   text-decoration: underline;

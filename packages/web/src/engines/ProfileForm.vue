@@ -81,8 +81,8 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
         </template>
       </p>
       <v-text-field v-model.lazy="order" label="Order of facets it prefers, with commas; empty for that of the draft" class="wide" />
-      <v-text-field label="Figures it draws well in one picture; empty if not known" type="number" min="0" :model-value="form.figures ?? ''" class="short" @input="setCount('figures', ($event.target as HTMLInputElement).value)" />
-      <v-text-field label="Words it spells well; empty if not known" type="number" min="0" :model-value="form.lettering ?? ''" class="short" @input="setCount('lettering', ($event.target as HTMLInputElement).value)" />
+      <v-text-field label="Figures it draws well in one picture" hint="Empty if not known." persistent-hint type="number" min="0" :model-value="form.figures ?? ''" @input="setCount('figures', ($event.target as HTMLInputElement).value)" />
+      <v-text-field label="Words it spells well" hint="Empty if not known." persistent-hint type="number" min="0" :model-value="form.lettering ?? ''" @input="setCount('lettering', ($event.target as HTMLInputElement).value)" />
     </fieldset>
     <fieldset>
       <legend>Sizes and cost</legend>
@@ -98,7 +98,7 @@ const addSize = () => form.sizes.push({ aspectRatio: '1:1', width: 512, height: 
           </tr>
         </tbody>
       </v-table>
-      <p class="line wide"><v-btn variant="text" @click="addSize">Add a size</v-btn> <v-text-field v-model="form.costUnit" label="The unit is a" maxlength="60" class="short" /></p>
+      <p class="line wide"><v-btn variant="text" @click="addSize">Add a size</v-btn> <v-text-field v-model="form.costUnit" label="The unit is a" maxlength="60" /></p>
     </fieldset>
     <fieldset>
       <legend>Settings of its own</legend>
@@ -168,7 +168,14 @@ legend {
   gap: 8px 12px;
   align-items: center;
 }
+.line > .v-input:not(.v-checkbox),
+.setting > .v-input {
+  flex: 0 1 190px;
+}
+.setting > .short,
+.line > .short,
 .short {
+  flex: 0 0 92px;
   width: 92px;
 }
 .setting .says {

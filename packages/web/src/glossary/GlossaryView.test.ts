@@ -144,5 +144,5 @@ describe('the glossary', () => {
 it('the glossary says that its tables could not be loaded', async () => {
   vi.stubGlobal('fetch', () => Promise.resolve({ ok: false, status: 503 }))
   await glossary()
-  expect(notices()).toEqual([expect.stringContaining('The glossary could not be loaded (status 503). Reload the page; nothing you wrote is lost.')])
+  expect(notices()).toEqual(['The glossary could not be loaded. Nothing you wrote is lost. Reload the page.'])
 })

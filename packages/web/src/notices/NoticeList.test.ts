@@ -59,6 +59,6 @@ describe('a task of the page', () => {
 
   it('says of a fault of ours that it is one, and that nothing is lost', async () => {
     await useTask()(() => Promise.reject(new TypeError('x is not a function')))
-    expect(texts()).toEqual(['Something went wrong in this page (x is not a function). Nothing you wrote is lost; reload to go on.'])
+    expect(texts()).toEqual(['Something went wrong in this page. Nothing you wrote is lost. Reload to go on.'])
   })
 })

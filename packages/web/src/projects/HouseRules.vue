@@ -140,17 +140,14 @@ legend {
   gap: 10px;
   align-items: center;
 }
-.colour [type='color'] {
-  width: 34px;
-  height: 26px;
-  padding: 0;
-  border: 1px solid var(--rule-strong);
-  background: none;
-}
 .usual {
   display: flex;
   align-items: start;
   gap: 16px;
+}
+.usual > .v-input,
+.colour > .v-input {
+  flex: 1 1 150px;
 }
 .wide,
 .conflicts {

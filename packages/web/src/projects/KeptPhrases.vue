@@ -28,7 +28,7 @@ async function keep(): Promise<void> {
     <form class="new" @submit.prevent="keep">
       <v-text-field v-model="text" label="Phrase to keep" maxlength="300" placeholder="a phrase" />
       <v-select v-model="facet" label="Its facet" :items="FACETS" />
-      <v-btn variant="text" type="submit">Keep it</v-btn>
+      <v-btn type="submit">Keep it</v-btn>
     </form>
     <dl>
       <template v-for="row in rows" :key="row.name">
@@ -48,7 +48,13 @@ async function keep(): Promise<void> {
   display: flex;
   gap: 10px;
   align-items: center;
-  margin: 8px 0;
+  margin: 12px 0 8px;
+}
+.new > .v-text-field {
+  flex: 0 1 420px;
+}
+.new > .v-select {
+  flex: 0 0 150px;
 }
 dl {
   display: grid;

@@ -55,7 +55,7 @@ const left = computed(() => sayMoney.left(props.project))
       <v-text-field v-model="currency" label="Currency" maxlength="3" :rules="[needed, isCurrency]" class="code" @change="save" />
       <v-text-field v-for="of in units" :key="of" v-model="prices[of]" :label="`Price of a ${of}`" inputmode="decimal" placeholder="not known" :rules="[isAmount]" class="price" @change="save" />
       <v-text-field v-model="ceiling" label="Ceiling" inputmode="decimal" placeholder="none" :rules="[isAmount]" class="price" @change="save" />
-      <v-select v-model="unit" label="In" :items="[...units, project.currency].map((of) => ({ title: of === project.currency ? of : `${of}s`, value: of }))" @update:model-value="ceiling !== '' && save()" />
+      <v-select v-model="unit" label="In" class="unit" :items="[...units, project.currency].map((of) => ({ title: of === project.currency ? of : `${of}s`, value: of }))" @update:model-value="ceiling !== '' && save()" />
     </div>
     <p v-if="left" :class="{ over: left.over }">{{ left.says }}</p>
   </section>
@@ -72,10 +72,11 @@ const left = computed(() => sayMoney.left(props.project))
   gap: 12px;
 }
 .code {
-  width: 64px;
+  width: 100px;
 }
-.price {
-  width: 104px;
+.price,
+.unit {
+  width: 150px;
 }
 .over {
   color: var(--accent);

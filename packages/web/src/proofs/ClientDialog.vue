@@ -5,6 +5,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
+import { SaidError } from '../api/problem.ts'
 import { useNotices, useTask } from '../notices/notices.ts'
 import { counted, sayExactly } from '../shared/said.ts'
 import { sheetPng, keepersZip } from './client-files.ts'
@@ -49,7 +50,7 @@ const pdf = () =>
   make('pdf', async () => {
     const { id } = await keep()
     const response = await fetch(`/api/client-sheets/${id}.pdf`)
-    if (!response.ok) throw new Error('the PDF could not be made')
+    if (!response.ok) throw new SaidError('The PDF could not be made. Nothing is lost. Try again.')
     save(`${title.value || 'proofs'}.pdf`, await response.blob())
   })
 const files = () => make('zip', async () => save(`${title.value || 'proofs'}.zip`, await keepersZip(pictured.value)))

@@ -2,6 +2,7 @@ import { type ClientSheet, listVersions, type SheetProof } from '@idolon/contrac
 import { captionOf, shownText } from '@idolon/core'
 import { zip } from 'fflate'
 import { call } from '../api/call.ts'
+import { SaidError } from '../api/problem.ts'
 import { fileName } from '../shared/download.ts'
 
 const COLUMNS = 3
@@ -64,7 +65,7 @@ export async function sheetPng({ title, captions, prompts }: ClientSheet, proofs
   const heights = rows.map((row) => Math.max(...row.map(({ full }) => full)) + GAP)
   canvas.width = 2 * MARGIN + COLUMNS * CELL + (COLUMNS - 1) * GAP
   canvas.height = 2 * MARGIN + 60 + heights.reduce((sum, height) => sum + height, 0)
-  if (canvas.width * canvas.height > MOST_PIXELS) throw new Error('that many pictures make too large a PNG; take the PDF')
+  if (canvas.width * canvas.height > MOST_PIXELS) throw new SaidError('So many pictures make too large a PNG. Nothing is lost. Take the PDF.')
   context.fillStyle = '#ffffff'
   context.fillRect(0, 0, canvas.width, canvas.height)
   context.fillStyle = '#15181c'
@@ -85,7 +86,7 @@ export async function sheetPng({ title, captions, prompts }: ClientSheet, proofs
     }
     y += heights[r]!
   }
-  return new Promise((resolve, reject) => canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('the PNG could not be made'))), 'image/png'))
+  return new Promise((resolve, reject) => canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new SaidError('The PNG could not be made. Nothing is lost. Try again, or take the PDF.'))), 'image/png'))
 }
 
 /** The pictures themselves in one file, each named by what it is of and what made it. */
@@ -93,7 +94,7 @@ export async function keepersZip(proofs: readonly SheetProof[]): Promise<Blob> {
   const files: Record<string, Uint8Array> = {}
   for (const [i, proof] of proofs.entries()) {
     const response = await fetch(`/api/pictures/${proof.picture!.sha256}`)
-    if (!response.ok) throw new Error(`picture ${i + 1} could not be fetched`)
+    if (!response.ok) throw new SaidError(`Picture ${i + 1} could not be fetched. Nothing is lost. Try again.`)
     const ending = response.headers.get('content-type')?.includes('jpeg') ? 'jpg' : response.headers.get('content-type')?.includes('webp') ? 'webp' : 'png'
     const name = fileName(`${String(i + 1).padStart(3, '0')} ${proof.promptTitle.slice(0, 34)} v${proof.version} ${proof.engine.name} ${proof.seed ?? ''}`, ending)
     files[name] = new Uint8Array(await response.arrayBuffer())

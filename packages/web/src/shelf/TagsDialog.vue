@@ -31,7 +31,7 @@ const rename = (from: string, to: string) =>
       <v-text-field v-model="find" label="Find a tag" type="search" placeholder="Find a tag" />
       <ul>
         <li v-for="one in shown" :key="one.tag">
-          <v-text-field :label="`Name of the tag ${one.tag}`" :model-value="one.tag" maxlength="60" @change="rename(one.tag, ($event.target as HTMLInputElement).value)" />
+          <v-text-field :aria-label="`Name of the tag ${one.tag}`" :model-value="one.tag" maxlength="60" @change="rename(one.tag, ($event.target as HTMLInputElement).value)" />
           <span class="soft">{{ counted(one.count, 'prompt') }}</span>
           <v-btn variant="text" :aria-label="`Remove the tag ${one.tag}`" @click="rename(one.tag, '')">Remove</v-btn>
         </li>
@@ -57,6 +57,6 @@ li {
   display: grid;
   grid-template-columns: 1fr 100px auto;
   gap: 12px;
-  align-items: baseline;
+  align-items: center;
 }
 </style>

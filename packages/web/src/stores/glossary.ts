@@ -5,11 +5,12 @@ import glossaryUrl from '@idolon/core/tables/glossary.json?url'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { call } from '../api/call.ts'
+import { SaidError } from '../api/problem.ts'
 import { useOfProject } from './of-project.ts'
 
 async function table<T>(url: string): Promise<T> {
   const response = await fetch(url)
-  if (!response.ok) throw new Error(`The glossary could not be loaded (status ${response.status}). Reload the page; nothing you wrote is lost.`)
+  if (!response.ok) throw new SaidError('The glossary could not be loaded. Nothing you wrote is lost. Reload the page.')
   return (await response.json()) as T
 }
 
