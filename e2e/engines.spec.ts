@@ -66,7 +66,7 @@ test('a service is connected by its profile; what contradicts itself is said wit
   await expect(page.getByRole('heading', { name: /Press 1/ })).toBeVisible()
   await page.getByLabel('API key').fill('tok-123')
   await page.getByRole('button', { name: 'Save the API key' }).click()
-  await expect(page.getByLabel('An API key is kept; a new one takes its place')).toBeVisible()
+  await expect(page.getByLabel('An API key is saved; a new one takes its place')).toBeVisible()
   expect(await page.content()).not.toContain('tok-123')
   await page.getByRole('button', { name: 'Try it with one picture' }).click()
   await expect(page.getByText(/Nothing was sent to pictures\.example/).last()).toBeVisible()

@@ -199,7 +199,7 @@ test('a helper improved: two versions on its cases, the better one kept, the rea
   await instruction.fill('Fill out this prompt into a full prompt.\n\n{{ prompt }}')
   await page.getByLabel('Why this version').fill('Fewer words of instruction')
   await page.getByRole('button', { name: 'Save as a new version' }).click()
-  await expect(page.getByText('Version 2 is kept and used from now on.')).toBeVisible()
+  await expect(page.getByText('Version 2 is saved and used from now on.')).toBeVisible()
   expect(first).toContain('Tighten')
 
   // A case of one's own, then all of them on both.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { deletePrompt, type Prompt, restorePrompt, readPrompt, startRun, unmergePrompt, type Version } from '@idolon/contract'
-import { countOf, draftFor, ELSEWHERE, type EngineChoice, findEngine, outlineOf, type OutlinePhrase, settingsFor, titleOf } from '@idolon/core'
+import { deletePrompt, type Prompt, restorePrompt, readPrompt, unmergePrompt, type Version } from '@idolon/contract'
+import { countOf, outlineOf, type OutlinePhrase, settingsFor, titleOf } from '@idolon/core'
 import { mdiAccountBoxOutline, mdiContentDuplicate, mdiDeleteOutline, mdiExport, mdiFeather, mdiFormTextbox, mdiTableLarge } from '@mdi/js'
 import { useEventListener, useLocalStorage, useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, ref, toRaw, useTemplateRef, watch } from 'vue'
@@ -29,10 +29,10 @@ import { usePromptFacts } from './prompt-facts.ts'
 import { useSinceTried } from './since-tried.ts'
 import type { Side } from './sides.ts'
 import SideTabs from './SideTabs.vue'
-import type { Way } from './sweep.ts'
 import TrySettings from './TrySettings.vue'
 import { useFindings } from './use-findings.ts'
 import { useOutput } from './use-output.ts'
+import { useTrying } from './use-trying.ts'
 
 /** Loaded when they are first looked for: not needed to begin to write. */
 const OutputPanel = defineAsyncComponent(() => import('./OutputPanel.vue'))
@@ -58,7 +58,6 @@ const facts = usePromptFacts(props.prompt)
 const { known, runs, versions, tags } = facts
 const session = useDraftSession(props.prompt)
 const { draft } = session
-const starting = ref(false)
 const side = useLocalStorage<Side>('idolon.desk-side', 'checks')
 const engines = useEngines()
 const house = useRules()
@@ -68,10 +67,7 @@ const shownEngine = ref(0)
 const profile = computed(() => profiles.value[shownEngine.value] ?? profiles.value[0])
 const findings = useFindings(session, profiles)
 const output = useOutput(session, profile)
-const stops = computed(() => findings.all.value.filter(({ severity }) => severity === 'stop'))
-/** Stops that the writer has gone over once; the same ones are not asked about again. */
-const goneOver = ref('')
-const stopsOpen = ref(false)
+const { copyFor, lastSeed, starting, stops, stopsOpen, tryAnyway, tryIt } = useTrying(props.prompt, session, findings, facts)
 const checks = useTemplateRef<InstanceType<typeof ChecksPanel>>('checks')
 const outline = useTemplateRef<InstanceType<typeof OutlineRows>>('outline')
 const helping = useTemplateRef<{ open: (id: string) => Promise<void> }>('helping')
@@ -119,41 +115,7 @@ if (/^\d{1,10}$/.test(String(route.query['seed'] ?? ''))) {
   void router.replace({ query: {} })
 }
 
-const stopsKey = () => stops.value.map(({ kind, reason }) => kind + reason).sort().join('\n')
 const since = useSinceTried(session, versions, runs)
-/** The first seed of the last run that has any. */
-const lastSeed = computed(() => runs.value.flatMap(({ proofs }) => proofs.toSorted((a, b) => a.index - b.index)).find(({ seed }) => seed !== null)?.seed ?? undefined)
-let wanted: Way = {}
-async function start(more: Way & { byHand?: { engine: EngineChoice } }): Promise<void> {
-  starting.value = true
-  await task(async () => {
-    await session.saver.settled()
-    if (session.conflict.value) return
-    facts.runChanged(await call(startRun, { params, body: { id: crypto.randomUUID(), revision: session.saver.acknowledged, ...more } }))
-    await facts.loadVersionsAndKnown()
-  })
-  starting.value = false
-}
-/** Freezes the version for an engine that is worked by hand, and puts what it is given on the clipboard. */
-async function copyFor(choice: EngineChoice): Promise<void> {
-  if (choice.engine === ELSEWHERE.id) return start({ byHand: { engine: choice } })
-  const engine = findEngine(engines.profiles, choice.engine, choice.revision)
-  if (!engine || starting.value || draft.value.text.trim() === '') return
-  const { text, leaveOut } = await session.reading.ask('output', { draft: draftFor(draft.value, choice), engine: toRaw(engine) })
-  const copied = await navigator.clipboard.writeText(leaveOut ? `${text}\n\n${leaveOut}` : text).then(() => true, () => false)
-  await start({ byHand: { engine: choice } })
-  notices.show(copied ? `The text for ${engine.name} is on the clipboard${leaveOut ? ', the leave-out list under it' : ''}.` : `The browser does not let Idolon copy; take the text for ${engine.name} from Output.`)
-}
-async function tryIt(way: Way = {}): Promise<void> {
-  if (starting.value || draft.value.text.trim() === '') return
-  wanted = way
-  if (!findings.current.value) await findings.check()
-  if (stops.value.length && goneOver.value !== stopsKey()) {
-    stopsOpen.value = true
-    return
-  }
-  await start(way)
-}
 
 function goOn(version: Version): void {
   session.change(version.body, version.number)
@@ -187,10 +149,6 @@ async function walkFindings(by: 1 | -1): Promise<void> {
   side.value = 'checks'
   await nextTick()
   checks.value?.walk(by)
-}
-function tryAnyway(): void {
-  goneOver.value = stopsKey()
-  void tryIt(wanted)
 }
 /** Pictures that a try with these settings brings, to keep their places before they come. */
 const expected = computed(() => draft.value.engines.reduce((sum, choice) => sum + countOf(settingsFor(draft.value, choice)), 0))

@@ -79,3 +79,4 @@ export function usePromptFacts(prompt: Prompt) {
 
   return { known, runs, versions, tags, change, runChanged, versionChanged, proofChanged, loadVersionsAndKnown }
 }
+export type PromptFacts = ReturnType<typeof usePromptFacts>

@@ -11,13 +11,13 @@ const set = (value: string | null) =>
   task(async () => {
     await props.save(value)
     apiKey.value = ''
-    notices.show(value === null ? 'The API key is removed.' : 'The API key is kept, sealed. It is not shown again.')
+    notices.show(value === null ? 'The API key is removed.' : 'The API key is saved, sealed. It is not shown again.')
   })
 </script>
 
 <template>
   <form class="line" @submit.prevent="set(apiKey)">
-    <v-text-field v-model="apiKey" :label="kept ? 'An API key is kept; a new one takes its place' : 'API key'" type="password" autocomplete="off" maxlength="4000" />
+    <v-text-field v-model="apiKey" :label="kept ? 'An API key is saved; a new one takes its place' : 'API key'" type="password" autocomplete="off" maxlength="4000" />
     <v-btn :disabled="apiKey === ''" type="submit">Save the API key</v-btn>
     <v-btn v-if="kept" variant="text" @click="set(null)">Remove the API key</v-btn>
   </form>

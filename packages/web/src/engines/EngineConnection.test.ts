@@ -72,7 +72,7 @@ describe('how an engine is spoken to', () => {
     await wrapper.get('form').trigger('submit')
     await flushPromises()
     expect([asked(), wrapper.get('input[type=password]').element]).toEqual([[['setApiKey', { apiKey: 'tok-123' }]], expect.objectContaining({ value: '' })])
-    expect(shown()).toEqual(['The API key is kept, sealed. It is not shown again.'])
+    expect(shown()).toEqual(['The API key is saved, sealed. It is not shown again.'])
   })
 
   it('keeps what was written where it could not be kept', async () => {

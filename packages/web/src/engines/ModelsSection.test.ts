@@ -75,7 +75,7 @@ describe('the language models', () => {
     await fill(wrapper, 'API key', 'tok-1')
     await wrapper.get('form').trigger('submit')
     await flushPromises()
-    expect([asked(), (wrapper.get('input[type=password]').element as HTMLInputElement).value, shown()]).toEqual([[['setModelApiKey', { params: { model: 'quill' }, body: { apiKey: 'tok-1' } }]], '', ['The API key is kept, sealed. It is not shown again.']])
+    expect([asked(), (wrapper.get('input[type=password]').element as HTMLInputElement).value, shown()]).toEqual([[['setModelApiKey', { params: { model: 'quill' }, body: { apiKey: 'tok-1' } }]], '', ['The API key is saved, sealed. It is not shown again.']])
   })
 
   it('are removed only where they are one’s own, and come back by Undo', async () => {

@@ -52,7 +52,7 @@ describe('the helpers', () => {
     emit(editor(wrapper), 'save', MINE.body, 'shorter', true)
     await flushPromises()
     expect(server.asked('saveHelperVersion')).toEqual([{ params: { helper: 'mine' }, body: { body: MINE.body, why: 'shorter', use: true } }])
-    expect([notices(), wrapper.find('.writing').exists()]).toEqual([['Version 2 is kept and used from now on. Its cases say whether it is better.'], false])
+    expect([notices(), wrapper.find('.writing').exists()]).toEqual([['Version 2 is saved and used from now on. Its cases say whether it is better.'], false])
   })
 
   it('keep what was written where the server refuses', async () => {

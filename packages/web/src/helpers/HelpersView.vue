@@ -51,7 +51,7 @@ const save = (body: HelperBody, why: string, use: boolean) =>
     put(saved)
     writing.value = undefined
     await helpers.read()
-    notices.show(`Version ${saved.versions[0]?.number} is kept${use ? ' and used from now on' : ''}. Its cases say whether it is better.`)
+    notices.show(`Version ${saved.versions[0]?.number} is saved${use ? ' and used from now on' : ''}. Its cases say whether it is better.`)
   })
 const use = (version: HelperVersion) =>
   task(async () => {

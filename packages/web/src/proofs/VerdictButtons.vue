@@ -9,7 +9,7 @@ const emit = defineEmits<{ judge: [verdict: Verdict] }>()
 
 <template>
   <div class="verdicts" role="group" :aria-label="of ? `Verdict on ${of}` : 'Verdict'">
-    <v-btn v-for="one in VERDICTS" :key="one" :class="{ on: verdict === one, [one]: true }" :aria-pressed="verdict === one" :disabled="disabled ?? false" @click="emit('judge', one)">{{ one }}<kbd v-if="letterKeys">{{ verdictKeys[one] }}</kbd></v-btn>
+    <v-btn v-for="one in VERDICTS" :key="one" :class="{ on: verdict === one, [one]: true }" :aria-pressed="verdict === one" :aria-keyshortcuts="letterKeys ? verdictKeys[one] : undefined" :disabled="disabled ?? false" @click="emit('judge', one)">{{ one }}<kbd v-if="letterKeys" aria-hidden="true">{{ verdictKeys[one] }}</kbd></v-btn>
   </div>
 </template>
 

@@ -61,7 +61,7 @@ export function evidenceOf(fact: string, facts: Facts | null, reading: Reading |
       return reading?.lightSide ? { kind: 'from', degrees: FROM[reading.lightSide], name: 'where the light comes from, by which side of things is lighter' } : undefined
     case 'pattern': {
       const step = where?.repeat
-      if (!step) return { kind: 'whole', name: 'held against itself, moved on: nothing comes again at even steps' }
+      if (!step) return { kind: 'whole', name: 'compared with itself, shifted: nothing repeats at even steps' }
       const [width, height] = [Math.max(Math.abs(step.x), 0.04), Math.max(Math.abs(step.y), 0.04)]
       return { kind: 'boxes', boxes: [0, 1].map((n) => ({ box: [0.4 + n * step.x, 0.4 + n * step.y, 0.4 + n * step.x + width, 0.4 + n * step.y + height], name: n ? 'and again' : 'one' })) }
     }
@@ -81,7 +81,7 @@ export function evidenceOf(fact: string, facts: Facts | null, reading: Reading |
       return { kind: 'whole', name: 'told from how rough the surface is, place by place' }
     case 'balance':
     case 'symmetric':
-      return { kind: 'fold', name: 'the line it is held against' }
+      return { kind: 'fold', name: 'the line that its halves are compared across' }
     case 'lettering':
       return reading ? { kind: 'boxes', boxes: reading.lettering.boxes.map((box, i) => ({ box, name: i === 0 ? 'lettering' : '' })) } : undefined
     case 'medium':

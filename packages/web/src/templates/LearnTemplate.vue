@@ -33,7 +33,7 @@ const shares = computed(() => found.value !== undefined && found.value.slots.len
       <FrameText :parts="frameParts(found.text)" />
       <v-data-table :headers="found.slots.map(({ name }) => ({ title: name, key: name, value: (row: Record<string, string>) => row[name] || '—' }))" :items="found.rows" class="values" />
     </template>
-    <p v-else-if="found" class="soft" role="status">These texts share no frame. Give variants of one prompt, such as the same scene with another subject.</p>
+    <p v-else-if="found" class="soft" role="status">These texts have nothing in common. Give variants of one prompt, such as the same scene with another subject.</p>
     <p class="row-actions"><v-btn color="primary" variant="flat" :disabled="!shares" type="submit">Go on with this template</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></p>
   </form>
 </template>

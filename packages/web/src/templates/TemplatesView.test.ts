@@ -45,7 +45,7 @@ describe('the templates', () => {
     emit(editor(wrapper), 'save', OWN.body, null, 'shorter')
     await flushPromises()
     expect(server.asked('saveTemplateVersion')).toEqual([{ params: { template: 'own' }, body: { on: 2, body: OWN.body, why: 'shorter' } }])
-    expect(notices()).toEqual(['Version 3 of “Mine” is kept. 2 drafts can take its change.'])
+    expect(notices()).toEqual(['Version 3 of “Mine” is saved. 2 drafts can take its change.'])
   })
 
   it('keep what was written where the server refuses, and say why there', async () => {

@@ -69,7 +69,7 @@ async function save(body: TemplateBody, projectId: string | null, why: string): 
     await load()
     if (route.params['template'] === kept.id) await loadOne()
     else await router.push(`/shelf/templates/${kept.id}`)
-    notices.show(on ? `Version ${kept.version} of “${kept.body.name}” is kept.${kept.behind ? ` ${counted(kept.behind, 'draft')} can take its change.` : ''}` : `“${kept.body.name}” is kept.`)
+    notices.show(on ? `Version ${kept.version} of “${kept.body.name}” is saved.${kept.behind ? ` ${counted(kept.behind, 'draft')} can take its change.` : ''}` : `“${kept.body.name}” is saved.`)
   } catch (error) {
     problem.value = messageOf(error)
   }

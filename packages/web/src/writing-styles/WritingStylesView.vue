@@ -70,7 +70,7 @@ const save = (body: WritingStyleBody, projectId: string | null) =>
     writing.value = undefined
     await load()
     await router.push(`/shelf/writing-styles/${which}`)
-    notices.show(`“${body.name}” is kept.`)
+    notices.show(`“${body.name}” is saved.`)
   })
 const remove = ({ id: which, body }: WritingStyle) =>
   task(async () => {
