@@ -77,15 +77,15 @@ test('by keyboard alone: a template is filled, a story becomes a series and is t
   await goTo('new series')
   await page.waitForURL(/\/series/)
   await tabTo('Its name', 'textbox')
-  await page.keyboard.type('The Mill')
+  await page.keyboard.type('Flour for the hills')
   await page.keyboard.press('Tab')
-  await page.keyboard.insertText('At dawn Orla filled sacks in the mill.\n\nAt noon Orla carried a sack down to the bridge.')
+  await page.keyboard.insertText('At dawn Bertil filled sacks in the granary.\n\nAt noon Bertil carried a sack up to the chapel.')
   await tabTo('Split it into scenes')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: /^2 scenes/ })).toBeVisible({ timeout: 30_000 })
   await tabTo('Make 2 scenes')
   await page.keyboard.press('Enter')
-  await expect(page.getByLabel('Name of the series')).toHaveValue('The Mill')
+  await expect(page.getByLabel('Name of the series')).toHaveValue('Flour for the hills')
   const id = page.url().split('/').at(-1)!
 
   // The second scene becomes the first.
