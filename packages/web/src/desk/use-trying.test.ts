@@ -1,7 +1,7 @@
 import type { Engine, Run } from '@idolon/contract'
 import { emptyDraft, type Finding, SHIPPED_ENGINES } from '@idolon/core'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref, shallowRef } from 'vue'
 import { ApiProblem } from '../api/problem.ts'
 import { useNotices } from '../notices/notices.ts'
@@ -25,6 +25,8 @@ beforeEach(() => {
   server = aServer(call, { startRun: () => aRun() })
   vi.stubGlobal('navigator', { clipboard: { writeText: () => Promise.resolve() } })
 })
+// The files of a worker share one window.
+afterEach(() => vi.unstubAllGlobals())
 function trying({ text = 'a fox', found = [] as Finding[], runs = [] as Run[] } = {}) {
   const draft = shallowRef({ ...emptyDraft(), text })
   const all = shallowRef(found)
