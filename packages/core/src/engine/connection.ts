@@ -3,7 +3,7 @@ import { Type, type Static } from '@sinclair/typebox'
 const closed = { additionalProperties: false } as const
 const Pointer = Type.String({ maxLength: 300, pattern: '^(/.*)?$', description: 'A JSON Pointer (RFC 6901) into an answer.' })
 const Address = Type.String({ minLength: 1, maxLength: 2_000, description: 'An http or https address; it may hold {id}.' })
-const Headers = Type.Record(Type.String({ pattern: '^[A-Za-z0-9-]{1,80}$' }), Type.String({ maxLength: 2_000 }), { description: 'Values may hold {apiKey}; the secret itself is kept apart.' })
+const Headers = Type.Record(Type.String({ pattern: '^[A-Za-z0-9-]{1,80}$' }), Type.String({ maxLength: 2_000 }), { description: 'Values may hold {apiKey}; the API key itself is kept apart.' })
 
 /** How a service is asked for pictures, so that another one is a matter of settings. Strings of the body such as “{prompt}” are filled in. */
 export const Connection = Type.Object(

@@ -9,7 +9,7 @@ const Pointer = Type.String({ maxLength: 300, pattern: '^(/.*)?$', description: 
 export const ModelConnection = Type.Object(
   {
     url: Type.String({ minLength: 1, maxLength: 2_000 }),
-    headers: Type.Optional(Type.Record(Type.String({ pattern: '^[A-Za-z0-9-]{1,80}$' }), Type.String({ maxLength: 2_000 }), { description: 'Values may hold {apiKey}; the secret itself is kept apart.' })),
+    headers: Type.Optional(Type.Record(Type.String({ pattern: '^[A-Za-z0-9-]{1,80}$' }), Type.String({ maxLength: 2_000 }), { description: 'Values may hold {apiKey}; the API key itself is kept apart.' })),
     body: Type.Record(Type.String(), Type.Unknown(), { description: 'What is sent, as JSON. A string that is nothing but a name in braces becomes the value itself.' }),
     streams: Type.Boolean({ description: 'Whether the answer comes as server-sent events, a piece each.' }),
     answer: Type.Object({ text: Pointer, piece: Type.Optional(Pointer), error: Type.Optional(Pointer), tokensIn: Type.Optional(Pointer), tokensOut: Type.Optional(Pointer) }, closed),

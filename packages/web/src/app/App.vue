@@ -46,7 +46,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 useActions(() => [
   { name: 'New prompt', words: 'create draft empty write', writes: true, run: () => void fromNothing() },
-  { name: 'New project', words: 'create folder', run: () => void router.push({ path: '/', query: { new: 'project' } }) },
+  { name: 'New project', words: 'create folder', run: () => void router.push({ path: '/', query: { do: 'project' } }) },
   { name: 'New series', words: 'create story storyboard scenes picture book film', run: () => void router.push({ path: '/series', query: { do: 'new' } }) },
   { name: 'New template', words: 'create frame slots placeholder', run: () => void router.push({ path: '/shelf/templates', query: { do: 'new' } }) },
   { name: 'Learn a template from texts', words: 'frame variants extract', run: () => void router.push({ path: '/shelf/templates', query: { do: 'learn' } }) },

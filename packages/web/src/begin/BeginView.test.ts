@@ -66,7 +66,7 @@ describe('where one begins', () => {
   })
 
   it('names a project, in the form that its address may ask for', async () => {
-    const { wrapper, router } = await begin('/?new=project')
+    const { wrapper, router } = await begin('/?do=project')
     expect(named(wrapper, 'Create it')!.attributes('disabled')).toBeDefined()
     await fill(wrapper, 'Name of the project', ' Lamps ')
     await wrapper.get('form').trigger('submit')

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { type ChangeEvent, listWritingStyles, type PromptSummary, searchShelf } from '@idolon/contract'
-import { computed, nextTick, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { computed, nextTick, ref } from 'vue'
 import { call } from '../api/call.ts'
 import { usePageData } from '../api/page-data.ts'
 import ReuseDialog from '../desk/ReuseDialog.vue'
 import { useTask } from '../notices/notices.ts'
 import { useNewPrompt } from '../prompts/new-prompt.ts'
+import { useAsked } from '../shared/asked.ts'
 import PromptRow from '../shared/PromptRow.vue'
 import BeginFromIdea from './BeginFromIdea.vue'
 import { counted } from '../shared/said.ts'
@@ -15,8 +15,6 @@ import { needed } from '../shared/field-rules.ts'
 
 const EXAMPLE = 'An old beekeeper in a waxed canvas coat lifts a frame from a straw hive, terraced apiary above an alpine village, dawn in late autumn, medium shot, soft light from the left, muted ochre and slate, gouache illustration'
 
-const router = useRouter()
-const route = useRoute()
 const projects = useProjects()
 const task = useTask()
 const { fromNothing, fromText } = useNewPrompt()
@@ -40,14 +38,13 @@ async function startNaming(): Promise<void> {
   await nextTick()
   nameField.value?.focus()
 }
-watch(() => route.query['new'], (what) => void (what === 'project' && startNaming()), { immediate: true })
+useAsked(new Map([['project', startNaming]]))
 
 const makeProject = () =>
   task(async () => {
     await projects.create(name.value.trim())
     name.value = ''
     naming.value = false
-    await router.replace('/')
   })
 const fromExample = async () => {
   const project = await task(() => projects.currentOrFirst())

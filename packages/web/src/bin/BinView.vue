@@ -53,7 +53,7 @@ const remove = () =>
         <v-btn v-if="entry.removable" variant="text" @click="asking = [entry]">Delete for good</v-btn>
       </li>
     </ul>
-    <p v-if="entries && shown.length === 0">{{ entries.length ? 'Nothing of that kind lies in the bin.' : 'The bin is empty.' }}</p>
+    <p v-if="entries && shown.length === 0">{{ entries.length ? 'The bin has none of that kind.' : 'The bin is empty.' }}</p>
     <v-dialog :model-value="asking.length > 0" max-width="460" aria-labelledby="remove-title" @update:model-value="asking = []">
       <div class="dialog ask">
         <h2 id="remove-title">Delete {{ asking.length === 1 ? `“${asking[0]!.name}”` : counted(asking.length, 'thing') }} for good?</h2>

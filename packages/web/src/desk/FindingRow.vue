@@ -31,11 +31,6 @@ li.stop {
   border-left: 2px solid var(--accent);
 }
 .reason {
-  padding: 0;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
   overflow-wrap: anywhere;
 }
 </style>

@@ -18,7 +18,7 @@ import { settingLines } from '../shared/setting-words.ts'
 import { useEngines } from '../stores/engines.ts'
 import ChangeDialog from './ChangeDialog.vue'
 import FaultRow from './FaultRow.vue'
-import { binProofs, isMarking, markProof, toggled } from './mark-proofs.ts'
+import { binProofs, isMarking, markProof, toggled, turned } from './mark-proofs.ts'
 import RegionList from './RegionList.vue'
 import VerdictButtons from './VerdictButtons.vue'
 import { useZoom } from './zoom.ts'
@@ -90,7 +90,7 @@ const setNote = (id: string, note: string) =>
   task(async () => {
     show(await call(changeProof, { params: { proof: id }, body: { note }, keepalive: true }))
   })
-const judge = (verdict: Verdict) => set({ verdict: proof.value?.verdict === verdict ? null : verdict })
+const judge = (verdict: Verdict) => set({ verdict: turned(proof.value?.verdict ?? null, verdict) })
 const blame = (fault: Fault) => set({ faults: toggled(proof.value?.faults ?? [], fault) })
 const mark = (regions: Region[]) => set({ regions, faults: [...new Set([...(proof.value?.faults ?? []), ...regions.map(({ fault }) => fault)])] })
 async function drawn(region: Region): Promise<void> {

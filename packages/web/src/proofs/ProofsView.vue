@@ -47,10 +47,11 @@ const more = computed(() => !runId.value && !promptId.value && runs.value?.lengt
 const replace = (run: Run) => runs.value && put(runs.value.map((old) => (old.id === run.id ? run : old)))
 const proofChanged = (proof: Proof) => runs.value && put(runs.value.map((run) => (run.id === proof.runId ? { ...run, proofs: run.proofs.map((old) => (old.id === proof.id ? proof : old)) } : run)))
 
-const fits = (proof: Proof) => !verdict.value || (verdict.value === 'none' ? proof.verdict === null && proof.picture !== null : proof.verdict === verdict.value)
+/** A picture that waits for a verdict. */
+const waits = ({ verdict: given, picture }: Proof) => given === null && picture !== null
+const fits = (proof: Proof) => !verdict.value || (verdict.value === 'none' ? waits(proof) : proof.verdict === verdict.value)
 const sheets = computed(() => (runs.value ?? []).map((run) => ({ run, proofs: run.proofs.filter(fits) })).filter(({ proofs }) => proofs.length > 0))
-/** Pictures that are shown and wait for a verdict. */
-const unjudged = computed(() => (runs.value ?? []).flatMap(({ proofs }) => proofs).filter((proof) => proof.picture && proof.verdict === null).length)
+const unjudged = computed(() => (runs.value ?? []).flatMap(({ proofs }) => proofs).filter(waits).length)
 const shown = computed(() => sheets.value.reduce((sum, { proofs }) => sum + proofs.length, 0))
 const scope = computed(() => {
   const [first] = runs.value ?? []

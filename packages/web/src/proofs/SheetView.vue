@@ -17,7 +17,7 @@ import FaultRow from './FaultRow.vue'
 import ProofsParts from './ProofsParts.vue'
 import VerdictButtons from './VerdictButtons.vue'
 import VerdictFilter from './VerdictFilter.vue'
-import { binProofs, manyChangeFor } from './mark-proofs.ts'
+import { binProofs, manyChangeFor, sharedVerdict, turned } from './mark-proofs.ts'
 import ProofSheet from './ProofSheet.vue'
 import type { Arrangement } from './sheet-layout.ts'
 import { useSheetFilter } from './sheet-filter.ts'
@@ -116,8 +116,7 @@ const scope = computed(() => {
 
 /** What is acted on: the selection, else the one that was reached. */
 const chosen = computed(() => list.value.filter(({ id }) => selected.value.has(id)))
-/** The verdict that all that is selected has. */
-const same = computed(() => (chosen.value.every(({ verdict }) => verdict === chosen.value[0]?.verdict) ? (chosen.value[0]?.verdict ?? null) : null))
+const same = computed(() => sharedVerdict(chosen.value))
 const shared = computed(() => (Object.keys(FAULTS) as Fault[]).filter((fault) => chosen.value.length && chosen.value.every(({ faults }) => faults.includes(fault))))
 type Change = { verdict?: Verdict | null; addFaults?: Fault[]; removeFaults?: Fault[]; note?: string }
 /** Shown at once; what the server then says replaces it. */
@@ -143,7 +142,7 @@ const change = (of: readonly SheetProof[], body: Change) =>
     }
   })
 const toggle = (fault: Fault) => change(chosen.value, shared.value.includes(fault) ? { removeFaults: [fault] } : { addFaults: [fault] })
-const judge = (verdict: Verdict) => change(chosen.value, { verdict: chosen.value.every((proof) => proof.verdict === verdict) ? null : verdict })
+const judge = (verdict: Verdict) => change(chosen.value, { verdict: turned(same.value, verdict) })
 const remove = (of: readonly SheetProof[]) => task(() => binProofs(of.map(({ id }) => id), () => void load()))
 function onKey(event: KeyboardEvent, focused: SheetProof): void {
   const of = chosen.value.length ? chosen.value : [focused]

@@ -12,7 +12,7 @@ import { useTask } from '../notices/notices.ts'
 import { counted } from '../shared/said.ts'
 import { useEngines } from '../stores/engines.ts'
 import { sayDifference } from './difference-words.ts'
-import { changeFor, markProof } from './mark-proofs.ts'
+import { changeFor, markProof, turned } from './mark-proofs.ts'
 import { proofName } from './proof-name.ts'
 import VerdictButtons from './VerdictButtons.vue'
 import ZoomPane from './ZoomPane.vue'
@@ -92,7 +92,7 @@ function drop(i: number): void {
   void router.replace({ query: { ids: list.value.filter((_, k) => k !== i).map(({ id }) => id).join(',') } })
 }
 const set = (id: string, change: Parameters<typeof markProof>[1]) => task(async () => mark(await markProof(id, change)))
-const judge = (proof: SheetProof, verdict: Verdict) => set(proof.id, { verdict: proof.verdict === verdict ? null : verdict })
+const judge = (proof: SheetProof, verdict: Verdict) => set(proof.id, { verdict: turned(proof.verdict, verdict) })
 const first = (i: number) => void router.replace({ query: { ids: [list.value[i]!, ...list.value.filter((_, k) => k !== i)].map(({ id }) => id).join(',') } })
 function onKey(event: KeyboardEvent): void {
   const pans: Record<string, [number, number]> = { ArrowUp: [0, 60], ArrowDown: [0, -60], ArrowLeft: [60, 0], ArrowRight: [-60, 0] }

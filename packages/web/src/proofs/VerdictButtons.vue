@@ -24,13 +24,13 @@ kbd {
   font-size: 11px;
   color: inherit;
 }
-.on {
-  border-color: var(--ink) !important;
-  background: var(--ink) !important;
+.verdicts .on {
+  border-color: var(--ink);
+  background: var(--ink);
   color: var(--paper);
 }
-.keep.on {
-  border-color: var(--kept) !important;
-  background: var(--kept) !important;
+.verdicts .keep.on {
+  border-color: var(--kept);
+  background: var(--kept);
 }
 </style>

@@ -9,10 +9,12 @@ type Marked = Pick<Proof, 'id' | 'verdict' | 'faults'>
 /** The change of one proof that a key press on it asks for: a verdict or a fault, and none of it when it has it already. */
 export function changeFor(event: KeyboardEvent, proof: Marked): { verdict: Verdict | null } | { faults: Fault[] } | undefined {
   const verdict = verdictFor(event)
-  if (verdict) return { verdict: proof.verdict === verdict ? null : verdict }
+  if (verdict) return { verdict: turned(proof.verdict, verdict) }
   const fault = faultFor(event)
   return fault && { faults: toggled(proof.faults, fault) }
 }
+/** A verdict that is given again is taken back. */
+export const turned = (now: Verdict | null, given: Verdict): Verdict | null => (now === given ? null : given)
 export const toggled = (faults: readonly Fault[], fault: Fault): Fault[] => (faults.includes(fault) ? faults.filter((one) => one !== fault) : [...faults, fault])
 
 type ProofChange = Parameters<typeof call<typeof changeProof>>[1]['body']
@@ -28,10 +30,13 @@ export function markProof(id: string, change: ProofChange): Promise<Proof> {
   return mine
 }
 
+/** The verdict that all of them have, if one. */
+export const sharedVerdict = ([first, ...others]: readonly Pick<Marked, 'verdict'>[]): Verdict | null => (first && others.every(({ verdict }) => verdict === first.verdict) ? first.verdict : null)
+
 /** What is to be done with many: when all have it, it is taken away from all. */
 export function manyChangeFor(event: KeyboardEvent, proofs: readonly Marked[]): { verdict?: Verdict | null; addFaults?: Fault[]; removeFaults?: Fault[] } | undefined {
   const verdict = verdictFor(event)
-  if (verdict) return { verdict: proofs.every((proof) => proof.verdict === verdict) ? null : verdict }
+  if (verdict) return { verdict: turned(sharedVerdict(proofs), verdict) }
   const fault = faultFor(event)
   return fault && (proofs.every(({ faults }) => faults.includes(fault)) ? { removeFaults: [fault] } : { addFaults: [fault] })
 }

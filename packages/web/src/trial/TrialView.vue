@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { type Prompt, readPrompt, readSheetLists, readTemplateWhole, startTrial } from '@idolon/contract'
-import { type Combinations, type EngineChoice, type Facet, factorName, MAX_SEED, optionName, type Phrase, type SettingValue, sheetPlaces, TERMS_BY_FACET, type TrialBody } from '@idolon/core'
+import { type Combinations, type EngineChoice, type Facet, factorName, MAX_COMBINATIONS, MAX_SEED, optionName, type Phrase, type SettingValue, sheetPlaces, TERMS_BY_FACET, type TrialBody } from '@idolon/core'
 import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { call } from '../api/call.ts'
@@ -216,7 +216,7 @@ const start = whenSound(async () => {
           <v-radio v-for="[kind, says] in WAYS" :key="kind" :label="says" :value="kind" />
         </v-radio-group>
         <p v-if="setup.way.kind === 'sample'" class="row-actions">
-          <NumberField label="Of" :min="1" :max="500" integer :value="setup.way.count" class="number" @set="$event !== undefined && setSample({ count: $event })" />
+          <NumberField label="Of" :min="1" :max="MAX_COMBINATIONS" integer :value="setup.way.count" class="number" @set="$event !== undefined && setSample({ count: $event })" />
           <NumberField label="Drawn by" :min="0" :max="MAX_SEED" integer :value="setup.way.seed" class="number" @set="$event !== undefined && setSample({ seed: $event })" />
         </p>
         <NumberField label="Results of each" :min="1" :max="8" integer :value="setup.count" class="number" @set="$event !== undefined && (setup = { ...setup, count: $event })" />
