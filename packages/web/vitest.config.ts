@@ -19,7 +19,7 @@ export default defineConfig({
     environment: 'happy-dom',
     setupFiles: ['./testing.setup.ts'],
     // A busy machine takes its time; what never ends is found all the same.
-    testTimeout: 30_000,
+    testTimeout: 180_000,
     isolate: false,
   },
 })

@@ -47,4 +47,4 @@ it('learns what a word far before decides, and keeps it through packing', () => 
       p.forEach((share, k) => expect(share).toBeCloseTo(expected[k]!, 4))
     }
   }
-}, 60_000)
+})

@@ -17,7 +17,7 @@ beforeAll(async () => {
   there = await TestServer.start()
   project = await here.project('Lantern Bees')
   await fill()
-}, 60_000)
+})
 afterAll(async () => {
   await here.stop()
   await there.stop()

@@ -16,7 +16,7 @@ alter table kept_searches rename column saved_at to kept_at;
 alter table kept_searches rename column saved_by to kept_by;
 alter table engine_states rename column api_key to secret;
 alter table model_states rename column api_key to secret;`)
-}, 120_000)
+})
 afterAll(() => db.destroy())
 
 it('searches that were kept are saved, each as it was', async () => {

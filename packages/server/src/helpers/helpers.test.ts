@@ -86,7 +86,7 @@ describe('cases', () => {
     expect(failure.answer).not.toBe('')
     expect(run.results.every(({ cost }) => (cost ?? 0) > 0)).toBe(true)
     expect((await server.call(listCaseRuns, { params: { helper: fill.id } }))[0]?.id).toBe(run.id)
-  }, 90_000)
+  })
 
   it('are stopped half way; what waited costs nothing', async () => {
     await standin.set({ delayMs: 100 })
@@ -98,5 +98,5 @@ describe('cases', () => {
     await standin.set({ delayMs: 0 })
     expect(stopped.stoppedAt).not.toBeNull()
     expect(stopped.results.filter(({ state, cost }) => state === 'stopped' && cost === 0).length).toBeGreaterThan(0)
-  }, 40_000)
+  })
 })

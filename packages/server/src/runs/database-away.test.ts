@@ -42,7 +42,7 @@ describe('trouble with the database in the middle of a run', () => {
     // The next run is woken, not only polled for.
     server.engine.answer = undefined
     expect((await server.ended(await server.run(prompt.id, 2))).proofs).toHaveLength(6)
-  }, 90_000)
+  })
 
   it('no room on the disk: what the engine made is asked for again by its key, and stored once there is room', async () => {
     const prompt = await server.prompt('a red fox at dusk')
@@ -59,5 +59,5 @@ describe('trouble with the database in the middle of a run', () => {
     expect(ended.proofs.map(({ state }) => state)).toEqual(['stored', 'stored'])
     expect(server.engine.charged.size - charged).toBe(2)
     expect(Number(await counted(prompt.projectId))).toBe(8)
-  }, 60_000)
+  })
 })

@@ -118,7 +118,7 @@ describe('an engine that misbehaves', () => {
     await server.call(askAgain, { params: { proof: run.proofs[0]!.id } })
     expect((await server.ended(run)).proofs[0]?.state).toBe('stored')
     expect(await spent(id)).toBe(cost + 4)
-  }, 40_000)
+  })
 
   it('is asked again with the same key when that is safe, and charges once', async () => {
     const { id } = await server.prompt('a fox')

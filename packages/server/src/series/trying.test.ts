@@ -34,7 +34,7 @@ describe('the scenes of a series', () => {
     const said = new TextDecoder().decode(zip['where-they-come-from.txt'])
     expect(said).toMatch(/01-[a-z-]+-1x1\.png: The Mill, scene 1/)
     expect(said).toMatch(/01-[a-z-]+-16x9\.png: cut to 16:9 from 01-/)
-  }, 60_000)
+  })
 
   it('stop together: what no engine was asked for yet costs nothing, what one has already still comes', async () => {
     const { id, series } = await aSeries(server)
@@ -50,7 +50,7 @@ describe('the scenes of a series', () => {
     const count = (state: string) => proofs.filter((proof) => proof.state === state).length
     expect([count('stored') > 0, count('stopped') > 0, count('stored') + count('stopped')]).toEqual([true, true, proofs.length])
     expect((await server.call(readSeries, { params: { series: id } })).scenes.map(({ coming }) => coming)).toEqual([0, 0])
-  }, 60_000)
+  })
 
   it('keep their proofs while they are reordered, and one of them is deleted, during a run', async () => {
     const { id, series } = await aSeries(server)
@@ -66,7 +66,7 @@ describe('the scenes of a series', () => {
     expect(after.scenes.map((scene) => [scene.id, scene.proofs])).toEqual([[b, stored(second)], [a, stored(first)]])
     expect(stored(first)).toBeGreaterThan(0)
     expect(after.revision).toBeGreaterThan(revision)
-  }, 60_000)
+  })
 
   it('are never taken for one another, however much they have in common', async () => {
     const { series } = await aSeries(server)

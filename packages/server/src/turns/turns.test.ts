@@ -174,7 +174,7 @@ describe('misbehaviour', () => {
       expect(proposed.text).toContain('rust-red hull')
       expect(proposed.text).not.toMatch(/<|\{|The image shows|guidance|Schilf/)
     }
-  }, 40_000)
+  })
 
   it('a gullible model that follows what stands in a draft is refused or harmless', async () => {
     await standin.set({ gullible: true })
@@ -191,7 +191,7 @@ describe('misbehaviour', () => {
       else expect(turn).toMatchObject({ state: 'refused', proposed: null })
       expect(turn.text).not.toContain('Bearer')
     }
-  }, 60_000)
+  })
 
   it('no model that answers is said plainly, and costs nothing', async () => {
     await server.call(saveModel, { params: { model: 'away' }, body: { ...(await server.call(listModels))[0]!.profile, id: 'away', name: 'Away', connection: { url: 'http://127.0.0.1:65529/v1/chat/completions', body: { messages: '{messages}' }, streams: true, answer: { text: '/choices/0/message/content' } } } })

@@ -6,6 +6,7 @@ import { effectScope, ref } from 'vue'
 import { useNotices } from '../notices/notices.ts'
 import { dropPageData, usePageData, type Wanted } from './page-data.ts'
 import { ApiProblem } from './problem.ts'
+import { IN_TIME } from '../in-time.test-support.ts'
 
 const { heard } = vi.hoisted(() => ({ heard: new Set<(event: unknown) => void>() }))
 vi.mock('./changes.ts', () => ({ onChange: (listener: (event: unknown) => void) => heard.add(listener) }))
@@ -112,9 +113,9 @@ describe('a change on the server', () => {
     await flushPromises()
     expect(read).toHaveBeenCalledTimes(1)
     tell({ kind: 'run' })
-    await vi.waitFor(() => expect(read).toHaveBeenCalledTimes(2))
+    await vi.waitFor(() => expect(read).toHaveBeenCalledTimes(2), IN_TIME)
     tell('reset')
-    await vi.waitFor(() => expect(read).toHaveBeenCalledTimes(3))
+    await vi.waitFor(() => expect(read).toHaveBeenCalledTimes(3), IN_TIME)
   })
 
   it('and a hundred more in the same moment are answered by one reading', async () => {
@@ -122,7 +123,7 @@ describe('a change on the server', () => {
     page({ read, on: () => true })
     await flushPromises()
     for (let i = 0; i < 100; i++) tell({ kind: 'run' })
-    await vi.waitFor(() => expect(read).toHaveBeenCalledTimes(2))
+    await vi.waitFor(() => expect(read).toHaveBeenCalledTimes(2), IN_TIME)
     await flushPromises()
     expect(read).toHaveBeenCalledTimes(2)
   })
@@ -133,15 +134,15 @@ describe('a change on the server', () => {
     ends[0]!.give('first')
     await flushPromises()
     tell({ kind: 'run' })
-    await vi.waitFor(() => expect(ends).toHaveLength(2))
+    await vi.waitFor(() => expect(ends).toHaveLength(2), IN_TIME)
     tell({ kind: 'run' })
     await new Promise((resolve) => setTimeout(resolve))
     await flushPromises()
     expect([ends.length, ends[1]!.signal.aborted]).toEqual([2, false])
     ends[1]!.give('second')
-    await vi.waitFor(() => expect(ends).toHaveLength(3))
+    await vi.waitFor(() => expect(ends).toHaveLength(3), IN_TIME)
     ends[2]!.give('third')
-    await vi.waitFor(() => expect(data.value).toBe('third'))
+    await vi.waitFor(() => expect(data.value).toBe('third'), IN_TIME)
   })
 
   it('is not answered any more by a page that was left', async () => {
@@ -171,6 +172,6 @@ it('what the server answered to a change is shown, and a reading that began befo
 it('what is not finished is read again by itself until it is', async () => {
   const read = vi.fn<() => Promise<number>>().mockResolvedValueOnce(2).mockResolvedValueOnce(1).mockResolvedValue(0)
   const { data } = page({ read, againMs: (left) => (left ? 1 : undefined) })
-  await vi.waitFor(() => expect(data.value).toBe(0))
+  await vi.waitFor(() => expect(data.value).toBe(0), IN_TIME)
   expect(read).toHaveBeenCalledTimes(3)
 })

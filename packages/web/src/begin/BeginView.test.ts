@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aServer, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, fill, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import BeginView from './BeginView.vue'
 
 const { call, told, begun } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] }, begun: { fromNothing: vi.fn(), fromText: vi.fn() } }))
@@ -11,7 +11,6 @@ vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: (hear: (event: unknown) => void) => told.all.push(hear) }))
 vi.mock('../prompts/new-prompt.ts', () => ({ useNewPrompt: () => begun }))
 
-const IN_TIME = { timeout: 20_000 }
 const prompt = (id: string) => ({ id, projectId: 'j', title: `Prompt ${id}`, excerpt: 'a fox', why: [], alike: 0, family: null, tags: [], status: 'proven', proofs: 4, keepers: 2, changedAt: '2026-01-01T10:00:00Z', bestProof: null })
 let server: ReturnType<typeof aServer>
 beforeEach(() => {

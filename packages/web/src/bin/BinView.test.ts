@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { ApiProblem } from '../api/problem.ts'
 import { useNotices } from '../notices/notices.ts'
-import { choose, press, withEngines } from '../testing.test-support.ts'
+import { choose, IN_TIME, press, withEngines } from '../testing.test-support.ts'
 import BinView from './BinView.vue'
 
 const { call, heard } = vi.hoisted(() => ({ call: vi.fn(), heard: { tell: vi.fn() as (event: unknown) => void } }))
@@ -85,6 +85,6 @@ describe('the bin', () => {
     const wrapper = await bin()
     lies = [...LIST, entry('series', 'The Lantern Bees')]
     heard.tell({ kind: 'bin' })
-    await vi.waitFor(() => expect(names(wrapper)).toContain('The Lantern Bees'))
+    await vi.waitFor(() => expect(names(wrapper)).toContain('The Lantern Bees'), IN_TIME)
   })
 })

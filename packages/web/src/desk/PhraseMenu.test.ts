@@ -2,7 +2,7 @@ import type { OutlinePhrase } from '@idolon/core'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { usePhrases } from '../stores/phrases.ts'
-import { press, withEngines } from '../testing.test-support.ts'
+import { IN_TIME, press, withEngines } from '../testing.test-support.ts'
 import type { PhraseActions } from './OutlineRows.vue'
 import PhraseMenu from './PhraseMenu.vue'
 
@@ -21,7 +21,7 @@ async function menu(of = phrase(), more: { places?: number[]; splitting?: boolea
   const wrapper = mount(PhraseMenu, { props: { phrase: of, target, actions: acts as unknown as PhraseActions, places: more.places ?? [5, 9], splitting: more.splitting }, global, attachTo: document.body })
   await flushPromises()
   // The menu takes the focus a moment after it has opened.
-  await vi.waitUntil(() => wrapper.get('[role=menu]').element.contains(document.activeElement), { timeout: 20_000 })
+  await vi.waitUntil(() => wrapper.get('[role=menu]').element.contains(document.activeElement), IN_TIME)
   const items = () => wrapper.findAll('[role^=menuitem]')
   const key = (name: string) => wrapper.get('[role=menu]').trigger('keydown', { key: name })
   return { wrapper, target, items, key, titles: () => items().map((one) => one.element.querySelector('.v-list-item-title')?.textContent) }

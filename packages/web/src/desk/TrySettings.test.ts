@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
-import { aDraft, choose, fieldOf, fill, named, offered, press, withEngines } from '../testing.test-support.ts'
+import { aDraft, choose, fieldOf, fill, IN_TIME, named, offered, press, withEngines } from '../testing.test-support.ts'
 import TrySettings from './TrySettings.vue'
 
 const settings = (draft = aDraft(), starting = false, lastSeed?: number) => mount(TrySettings, { props: { draft, starting, lastSeed }, global: withEngines() })
@@ -96,7 +96,7 @@ describe('TrySettings', () => {
   it('steps through a setting that all engines have, value by value, with what that costs', async () => {
     const wrapper = settings(aDraft('a fox', { settings: { count: 2 } }))
     await press(wrapper, 'Step through a setting …')
-    await vi.waitUntil(() => wrapper.find('.step').exists(), { timeout: 20_000 })
+    await vi.waitUntil(() => wrapper.find('.step').exists(), IN_TIME)
     await fill(wrapper, 'From', '3')
     await fill(wrapper, 'To', '9')
     expect(wrapper.get('.step [role=status]').text()).toBe('3, 5, 7, 9: 8 results, 32 credits')

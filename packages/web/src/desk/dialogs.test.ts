@@ -4,7 +4,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aVersion, aServer, choose, fieldOf, fill, named, offered, press, valueOf, withEngines } from '../testing.test-support.ts'
+import { aServer, aVersion, choose, fieldOf, fill, IN_TIME, named, offered, press, valueOf, withEngines } from '../testing.test-support.ts'
 import ReuseDialog from './ReuseDialog.vue'
 import { aSession } from './session.test-support.ts'
 import StepThrough from './StepThrough.vue'
@@ -130,11 +130,11 @@ describe('things of another version', () => {
   it('are taken over one by one, and undone', async () => {
     const session = aSession('a fox, dusk, gouache')
     const wrapper = mount(TakeFromVersion, { props: { session, version: aVersion(1, 'a hen, noon, gouache') }, global: withEngines() })
-    await vi.waitUntil(() => wrapper.findAll('li').length === 2, { timeout: 25_000 })
+    await vi.waitUntil(() => wrapper.findAll('li').length === 2, IN_TIME)
     await wrapper.findAll('li').find((one) => one.text().includes('noon'))!.get('button').trigger('click')
     await flushPromises()
     expect([session.draft.value.text, useNotices().shown[0]!.text]).toEqual(['a fox, noon, gouache', expect.stringMatching(/^Taken from version 1: /)])
-    await vi.waitUntil(() => wrapper.findAll('li').length === 1, { timeout: 25_000 })
+    await vi.waitUntil(() => wrapper.findAll('li').length === 1, IN_TIME)
     useNotices().shown[0]!.action!.run()
     expect(session.draft.value.text).toBe('a fox, dusk, gouache')
   })

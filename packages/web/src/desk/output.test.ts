@@ -2,7 +2,7 @@ import { SHIPPED_ENGINES } from '@idolon/core'
 import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { useNotices } from '../notices/notices.ts'
-import { named, press, withEngines } from '../testing.test-support.ts'
+import { IN_TIME, named, press, withEngines } from '../testing.test-support.ts'
 import OutputText from './OutputText.vue'
 import RewriteDraft from './RewriteDraft.vue'
 import { aSession } from './session.test-support.ts'
@@ -10,7 +10,6 @@ import SideBySide from './SideBySide.vue'
 import TrimOffer from './TrimOffer.vue'
 
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
-const IN_TIME = { timeout: 25_000 }
 const of = (id: string) => SHIPPED_ENGINES.filter((one) => one.id === id).at(-1)!
 const SHORT = { ...SHIPPED_ENGINES.find(({ limit }) => limit)!, limit: { unit: 'words' as const, max: 6 } }
 const notices = () => useNotices().shown.map(({ text }) => text)

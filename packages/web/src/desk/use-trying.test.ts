@@ -6,7 +6,7 @@ import { ref, shallowRef } from 'vue'
 import { ApiProblem } from '../api/problem.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
-import { aRun, aServer } from '../testing.test-support.ts'
+import { aRun, aServer, IN_TIME } from '../testing.test-support.ts'
 import type { DraftSession } from './draft-session.ts'
 import type { PromptFacts } from './prompt-facts.ts'
 import type { Findings } from './use-findings.ts'
@@ -58,7 +58,7 @@ describe('a try', () => {
     expect([stopsOpen.value, asked()]).toEqual([true, []])
     stopsOpen.value = false
     tryAnyway()
-    await vi.waitUntil(() => asked().length === 1 && !starting.value)
+    await vi.waitUntil(() => asked().length === 1 && !starting.value, IN_TIME)
     await tryIt({ seed: 4 })
     expect([stopsOpen.value, asked().map(({ seed }) => seed)]).toEqual([false, [9, 4]])
     all.value = [stop('Two places.')]

@@ -4,7 +4,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { useNotices } from '../notices/notices.ts'
 import { useEngines } from '../stores/engines.ts'
-import { aServer, fieldOf, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, fieldOf, fill, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import EnginesView from './EnginesView.vue'
 
 const { call, picked } = vi.hoisted(() => ({ call: vi.fn(), picked: { give: (_: File[]) => undefined as unknown } }))
@@ -62,7 +62,7 @@ describe('the engines', () => {
   it('are chosen by their address', async () => {
     const { wrapper, router } = await view()
     await wrapper.findAll('[aria-label=Engines] .choice')[1]!.trigger('click')
-    await vi.waitUntil(() => router.currentRoute.value.query['engine'] === 'mine|1', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.query['engine'] === 'mine|1', IN_TIME)
     expect(wrapper.get('h2.titled').text()).toBe('Mine 1 added by you')
   })
 

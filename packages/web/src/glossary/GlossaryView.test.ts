@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aServer, choose, emit, fieldOf, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, choose, emit, fieldOf, fill, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import GlossaryView from './GlossaryView.vue'
 
 const { call, picked } = vi.hoisted(() => ({ call: vi.fn(), picked: { give: (_: File[]) => undefined as unknown } }))
@@ -12,7 +12,6 @@ vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 vi.mock('../shared/pick-files.ts', () => ({ JSON_FILES: '', usePickFiles: (_: unknown, take: (files: File[]) => unknown) => ((picked.give = take), () => undefined) }))
 
-const IN_TIME = { timeout: 20_000 }
 const entry = (term: string, facet: GlossaryEntry['facet'], more: Partial<GlossaryEntry> = {}): GlossaryEntry => ({ term, facet, does: `It makes the picture ${term}.`, ...more })
 const SHIPPED = [entry('rim light', 'light', { also: ['edge light'], near: ['backlight'], broader: 'light' }), entry('backlight', 'light'), entry('gouache', 'medium', { brings: ['flat colour'] })]
 const OWN = entry('honey glow', 'light')

@@ -2,7 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aServer, emit, press, withRouter } from '../testing.test-support.ts'
+import { aServer, emit, IN_TIME, press, withRouter } from '../testing.test-support.ts'
 import { aHelper, aHelperBody, aWholeHelper } from './helper.test-support.ts'
 import HelpersView from './HelpersView.vue'
 
@@ -69,7 +69,7 @@ describe('the helpers', () => {
     await press(wrapper, 'Add a helper')
     expect(editor(wrapper).props('isNew')).toBe(true)
     emit(editor(wrapper), 'save', aHelperBody(), 'first', true)
-    await vi.waitUntil(() => router.currentRoute.value.path === '/helpers/new', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/helpers/new', IN_TIME)
     expect(server.asked('addHelpers')[0]!.body).toMatchObject({ helpers: [{ why: 'first', cases: [] }] })
   })
 
@@ -97,7 +97,7 @@ describe('the helpers', () => {
     useNotices().shown[0]!.action!.run()
     await flushPromises()
     expect(server.asked('restoreFromBin')).toEqual([{ params: { kind: 'helper', id: 'mine' } }])
-    await vi.waitUntil(() => router.currentRoute.value.path === '/helpers/mine', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/helpers/mine', IN_TIME)
     expect((await view('/helpers/fill-out')).wrapper.findAll('article button').map((one) => one.text())).not.toContain('Delete')
   })
 

@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { ApiProblem } from '../api/problem.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aServer, choose, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
+import { aServer, choose, fill, IN_TIME, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
 import ImportView from './ImportView.vue'
 
 const { call, told, sent } = vi.hoisted(() => ({ call: vi.fn(), told: { hear: vi.fn() as (event: unknown) => void }, sent: vi.fn() }))
@@ -12,7 +12,6 @@ vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: (hear: (event: unknown) => void) => (told.hear = hear) }))
 vi.mock('./send-file.ts', () => ({ asOne: (files: File[]) => files[0], sendFile: sent }))
 
-const IN_TIME = { timeout: 20_000 }
 const anImport = (more: Partial<Import> = {}): Import => ({ id: 'i1', name: 'birds.csv', format: 'csv', rows: 3, state: 'read', problem: null, progress: 0, made: null, tag: null, columns: [{ name: 'Name', sample: 'Owl' }, { name: 'Prompt', sample: 'an owl' }], mapping: { title: 0, text: 1 }, ...more }) as unknown as Import
 const some = <T>(first: T[] = [], count = first.length) => ({ count, first })
 const PREVIEW = { coming: some([{ place: 'row 1', title: 'Owl', text: 'an owl at dusk', project: '', tags: ['night'], says: '' }]), rejected: some([{ place: 'row 3', reason: 'It has no text.' }]), duplicates: some([{ place: 'row 2', title: 'Again', of: { promptId: 'x', title: 'An owl' } }]), notes: some(), beside: [] } as unknown as ImportPreview

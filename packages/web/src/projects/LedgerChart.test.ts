@@ -2,7 +2,7 @@ import type { Project } from '@idolon/contract'
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
-import { aServer, press, withRouter } from '../testing.test-support.ts'
+import { aServer, IN_TIME, press, withRouter } from '../testing.test-support.ts'
 import LedgerChart from './LedgerChart.vue'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -44,7 +44,7 @@ describe('what was spent', () => {
     await press(wrapper, 'by prompt')
     expect(rows(wrapper).map(([name]) => name)).toEqual(['A fox', 'A hen', 'no prompt'])
     await press(wrapper, 'A fox')
-    await vi.waitUntil(() => router.currentRoute.value.path === '/desk/y', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/desk/y', IN_TIME)
   })
 
   it('says of which unit the bars are where nothing adds units up', async () => {

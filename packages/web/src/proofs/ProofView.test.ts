@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { letterKeys } from '../keys/letters.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aProof, aRun, aServer, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aProof, aRun, aServer, fill, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import ProofView from './ProofView.vue'
 
 const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] } }))
@@ -125,7 +125,7 @@ describe('a proof, large', () => {
     await press(wrapper, 'Keep as a reference')
     expect(server.asked('addReference')[0]!.body).toMatchObject({ projectId: 'j', picture: { proofId: 'p1' }, name: 'A fox, version 2', rights: 'own' })
     useNotices().shown.at(-1)!.action!.run()
-    await vi.waitUntil(() => router.currentRoute.value.path === '/references/ref', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/references/ref', IN_TIME)
   })
 
   it('is read again when another window judges it, and not when somebody judges another', async () => {
@@ -160,7 +160,7 @@ describe('a proof, large', () => {
     await note.trigger('keydown', { key: 'Escape' })
     expect([router.currentRoute.value.path, document.activeElement === frame().element]).toEqual(['/proofs/p1', true])
     await frame().trigger('keydown', { key: 'Escape' })
-    await vi.waitUntil(() => router.currentRoute.value.path === '/proofs', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/proofs', IN_TIME)
   })
 
   it('leaves letters alone where they are switched off', async () => {

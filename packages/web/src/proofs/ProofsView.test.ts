@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aProof, aRun, aServer, choose, emit, named, press, withRouter } from '../testing.test-support.ts'
+import { aProof, aRun, aServer, choose, emit, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import ProofsView from './ProofsView.vue'
 
 const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] } }))
@@ -42,7 +42,7 @@ describe('the proofs by run', () => {
     expect([offer()!.text(), offer()!.attributes('href')]).toEqual(['Judge 1 proof without a verdict', '/proofs/sheet?project=j&verdict=none'])
     server.answers['recentRuns'] = [aRun({ proofs: [aProof({ verdict: 'drop' }), aProof({ id: 'away', picture: null, verdict: null })] })]
     told.all.forEach((hear) => hear({ kind: 'run' }))
-    await vi.waitUntil(() => offer() === undefined)
+    await vi.waitUntil(() => offer() === undefined, IN_TIME)
   })
 
   it('shows where they will stand while they are read, then counts them', async () => {
@@ -69,11 +69,11 @@ describe('the proofs by run', () => {
   it('shows those of one verdict, and says where none has it', async () => {
     const { wrapper, router } = await proofs()
     await choose(wrapper, 'Verdict', 'keep')
-    await vi.waitUntil(() => router.currentRoute.value.query['verdict'] === 'keep', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.query['verdict'] === 'keep', IN_TIME)
     await flushPromises()
     expect([titles(wrapper), wrapper.get('.finding [role=status]').text()]).toEqual([['Prompt 0'], '1 proof'])
     await choose(wrapper, 'Verdict', 'drop')
-    await vi.waitUntil(() => wrapper.text().includes('No proof on this page has that verdict.'), { timeout: 20_000 })
+    await vi.waitUntil(() => wrapper.text().includes('No proof on this page has that verdict.'), IN_TIME)
   })
 
   it('goes back further by pages, as long as there are more', async () => {

@@ -5,7 +5,7 @@ import { dropPageData } from '../api/page-data.ts'
 import { letterKeys } from '../keys/letters.ts'
 import { useNotices } from '../notices/notices.ts'
 import { aTrial } from '../trial/trial.test-support.ts'
-import { aServer, aSheetProof, choose, emit, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
+import { aServer, aSheetProof, choose, emit, fill, IN_TIME, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
 import SheetView from './SheetView.vue'
 
 const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] } }))
@@ -97,7 +97,7 @@ describe('a proof sheet', () => {
   it('keeps what it shows in its address', async () => {
     const { wrapper, router } = await sheet()
     await choose(wrapper, 'Fault', 'clutter')
-    await vi.waitUntil(() => router.currentRoute.value.query['fault'] === 'clutter', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.query['fault'] === 'clutter', IN_TIME)
     await flushPromises()
     expect(server.asked('readSheet').at(-1)!.query).toMatchObject({ fault: 'clutter' })
   })
@@ -187,7 +187,7 @@ describe('what is done with many proofs', () => {
     expect(named(wrapper, 'Side by side')!.attributes('disabled')).toBeDefined()
     await select(wrapper, 'p3', 'p1')
     await press(wrapper, 'Side by side')
-    await vi.waitUntil(() => router.currentRoute.value.fullPath === '/proofs/side-by-side?ids=p1,p3', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.fullPath === '/proofs/side-by-side?ids=p1,p3', IN_TIME)
   })
 
   it('judges blind what is selected, else all of a sheet that is no longer than a sitting', async () => {
@@ -197,14 +197,14 @@ describe('what is done with many proofs', () => {
     all = many(100, (i) => (i < 2 ? { picture: null } : {}))
     const short = await sheet('?prompt=x')
     await press(short.wrapper, 'Judge all of these blind')
-    await vi.waitUntil(() => short.router.currentRoute.value.path === '/proofs/judge', { timeout: 20_000 })
+    await vi.waitUntil(() => short.router.currentRoute.value.path === '/proofs/judge', IN_TIME)
     expect(String(short.router.currentRoute.value.query['ids']).split(',')).toHaveLength(98)
   })
 
   it('opens one large', async () => {
     const { wrapper, router } = await sheet()
     emit(drawn(wrapper), 'open', all[2])
-    await vi.waitUntil(() => router.currentRoute.value.path === '/proofs/p2', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/proofs/p2', IN_TIME)
   })
 
   it('is read once for a burst of pictures that come', async () => {

@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { letterKeys } from '../keys/letters.ts'
-import { aServer, aSheetProof, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, aSheetProof, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import SideBySideView from './SideBySideView.vue'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -56,11 +56,11 @@ describe('proofs side by side', () => {
     const { wrapper, router, pictures } = await beside('p0,p1,p2')
     expect(wrapper.findAll('.differences h2')).toHaveLength(2)
     await press(wrapper, 'Compare with it')
-    await vi.waitUntil(() => router.currentRoute.value.query['ids'] === 'p1,p0,p2', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.query['ids'] === 'p1,p0,p2', IN_TIME)
     await flushPromises()
     expect(pictures()[0]).toBe(NAMES[1])
     await press(wrapper, 'Remove')
-    await vi.waitUntil(() => router.currentRoute.value.query['ids'] === 'p0,p2', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.query['ids'] === 'p0,p2', IN_TIME)
   })
 
   it('are judged by letters, the one that is reached', async () => {
@@ -77,9 +77,9 @@ describe('proofs side by side', () => {
     expect(verdicts.attributes('aria-label')).toBe(`Verdict on ${NAMES[1]}`)
     const maybe = () => verdicts.findAll('button').find((one) => one.text().startsWith('maybe'))!
     await maybe().trigger('click')
-    await vi.waitUntil(() => maybe().attributes('aria-pressed') === 'true')
+    await vi.waitUntil(() => maybe().attributes('aria-pressed') === 'true', IN_TIME)
     await maybe().trigger('click')
-    await vi.waitUntil(() => maybe().attributes('aria-pressed') === 'false')
+    await vi.waitUntil(() => maybe().attributes('aria-pressed') === 'false', IN_TIME)
     expect(server.asked('changeProof')).toEqual(['maybe', null].map((verdict) => ({ params: { proof: 'p1' }, body: { verdict }, keepalive: true })))
   })
 

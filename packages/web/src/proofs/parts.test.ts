@@ -5,7 +5,7 @@ import { dropPageData } from '../api/page-data.ts'
 import { ApiProblem } from '../api/problem.ts'
 import { letterKeys } from '../keys/letters.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aRun, aServer, aSheetProof, choose, fill, named, press, valueOf, withRouter } from '../testing.test-support.ts'
+import { aRun, aServer, aSheetProof, choose, fill, IN_TIME, named, press, valueOf, withRouter } from '../testing.test-support.ts'
 import ChangeDialog from './ChangeDialog.vue'
 import ClientDialog from './ClientDialog.vue'
 import FaultRow from './FaultRow.vue'
@@ -97,7 +97,7 @@ describe('a change of a picture', () => {
     await fill(wrapper, 'What to change', ' darker sky ')
     await press(wrapper, 'Open on the Desk')
     expect(server.asked('createPrompt')[0]!.body).toEqual({ projectId: 'j', change: { proof: 'p1', strength: 80, text: 'darker sky' } })
-    await vi.waitUntil(() => router.currentRoute.value.path === '/desk/new', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/desk/new', IN_TIME)
   })
 
   it('keeps what was written where it cannot be begun', async () => {

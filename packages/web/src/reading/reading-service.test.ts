@@ -1,10 +1,9 @@
-import { aDraft } from '../testing.test-support.ts'
+import { aDraft, IN_TIME } from '../testing.test-support.ts'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { FromWorker, ToWorker } from './protocol.ts'
 import { aReader, checkTables } from './reader.test-support.ts'
 import { ReadingService } from './reading-service.ts'
 
-const IN_TIME = { timeout: 25_000 }
 let said: FromWorker[]
 let failed: unknown[]
 let service: ReadingService

@@ -1,7 +1,7 @@
 import type { Agreement } from '@idolon/contract'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { fill, withEngines } from '../testing.test-support.ts'
+import { fill, IN_TIME, withEngines } from '../testing.test-support.ts'
 import { aWhole } from './reading.test-support.ts'
 import ReadingPhrases from './ReadingPhrases.vue'
 
@@ -67,7 +67,7 @@ describe('what is said of a picture', () => {
     await wrapper.get('li input').trigger('keydown', { key: 'Enter' })
     call.mockResolvedValue({ captions, rows: [...rows, row('light', 'soft light', { saidBy: ['flourish'], stand: 'unmeasured', evidence: null })] })
     heard.tell({ kind: 'turn' })
-    await vi.waitFor(() => expect(wrapper.text()).toContain('soft light'))
+    await vi.waitFor(() => expect(wrapper.text()).toContain('soft light'), IN_TIME)
     expect(wrapper.get('.saying').text()).toBe('an old dog')
   })
 

@@ -5,7 +5,7 @@ import { dropPageData } from '../api/page-data.ts'
 import { ApiProblem } from '../api/problem.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aServer, emit, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, emit, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import { aReference, aWhole } from './reading.test-support.ts'
 import ReferencesView from './ReferencesView.vue'
 
@@ -14,7 +14,6 @@ vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 vi.mock('../proofs/upload.ts', async (original) => ({ ...(await original<object>()), uploadPicture: sent }))
 
-const IN_TIME = { timeout: 20_000 }
 let all: Reference[]
 let server: ReturnType<typeof aServer>
 beforeEach(() => {

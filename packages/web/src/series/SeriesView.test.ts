@@ -2,7 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aProof, aServer, emit, fill, press, withRouter } from '../testing.test-support.ts'
+import { aProof, aServer, emit, fill, IN_TIME, press, withRouter } from '../testing.test-support.ts'
 import SeriesView from './SeriesView.vue'
 import { aScene } from './series.test-support.ts'
 
@@ -10,7 +10,6 @@ const { call } = vi.hoisted(() => ({ call: vi.fn() }))
 vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 
-const IN_TIME = { timeout: 20_000 }
 let scenes: ReturnType<typeof aScene>[]
 let server: ReturnType<typeof aServer>
 const whole = (id = 's1') => ({ id, projectId: 'j', name: id === 's1' ? 'Foxes' : 'Hens', story: '', revision: 4, style: null, scenes, parts: [], changedAt: '2026-01-01T10:00:00Z' })

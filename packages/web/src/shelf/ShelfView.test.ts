@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aServer, choose, emit, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, choose, emit, fill, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import ShelfView from './ShelfView.vue'
 
 const { call, told } = vi.hoisted(() => ({ call: vi.fn(), told: { all: [] as ((event: unknown) => void)[] } }))
@@ -12,7 +12,6 @@ vi.mock('../api/changes.ts', () => ({ onChange: (hear: (event: unknown) => void)
 const begun = vi.hoisted(() => ({ fromNothing: vi.fn() }))
 vi.mock('../prompts/new-prompt.ts', () => ({ useNewPrompt: () => begun }))
 
-const IN_TIME = { timeout: 20_000 }
 const found = (id: string, more: Partial<FoundPrompt> = {}): FoundPrompt => ({ id, projectId: 'j', title: `Prompt ${id}`, excerpt: 'a fox', why: [], alike: 0, family: null, tags: [], status: 'testing', proofs: 2, keepers: 1, changedAt: '2026-01-01T10:00:00Z', bestProof: null, ...more }) as unknown as FoundPrompt
 const answer = (rows: FoundPrompt[], more = {}) => ({ rows, total: rows.length, more: false, read: [], unread: 0, frames: [], ...more })
 let server: ReturnType<typeof aServer>

@@ -2,7 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
-import { aServer, fill, named, press, withRouter } from '../testing.test-support.ts'
+import { aServer, fill, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import FillTable from './FillTable.vue'
 import { aTemplate } from './template.test-support.ts'
 
@@ -11,7 +11,6 @@ vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 vi.mock('../reading/reading-client.ts', async (original) => ({ ...(await original<object>()), startReadingWorker: (await import('../reading/reader.test-support.ts')).readingHere }))
 
-const IN_TIME = { timeout: 25_000 }
 let server: ReturnType<typeof aServer>
 let open: { unmount: () => void } | undefined
 beforeEach(() => {

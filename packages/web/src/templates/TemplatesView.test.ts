@@ -2,7 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aServer, emit, press, withRouter } from '../testing.test-support.ts'
+import { aServer, emit, IN_TIME, press, withRouter } from '../testing.test-support.ts'
 import { aTemplate, aWholeTemplate } from './template.test-support.ts'
 import TemplatesView from './TemplatesView.vue'
 
@@ -63,7 +63,7 @@ describe('the templates', () => {
     expect(editor(wrapper).props()).toMatchObject({ isNew: true, body: { name: 'A likeness, copy' } })
     server.answers['addTemplate'] = { ...OWN, id: 'new' }
     emit(editor(wrapper), 'save', SHIPPED.body, null, '')
-    await vi.waitUntil(() => router.currentRoute.value.path === '/shelf/templates/new', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/shelf/templates/new', IN_TIME)
   })
 
   it('go into the bin, with the way back; those that ship cannot', async () => {
@@ -73,7 +73,7 @@ describe('the templates', () => {
     useNotices().shown[0]!.action!.run()
     await flushPromises()
     expect(server.asked('restoreFromBin')).toEqual([{ params: { kind: 'template', id: 'own' } }])
-    await vi.waitUntil(() => router.currentRoute.value.path === '/shelf/templates/own', { timeout: 20_000 })
+    await vi.waitUntil(() => router.currentRoute.value.path === '/shelf/templates/own', IN_TIME)
     const shipped = await view('/shelf/templates/ships')
     expect(shipped.wrapper.findAll('article button').map((one) => one.text())).not.toContain('Delete')
   })

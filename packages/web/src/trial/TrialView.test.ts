@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { ApiProblem } from '../api/problem.ts'
-import { aDraft, choose, emit, fill, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
+import { aDraft, choose, emit, fill, IN_TIME, named, offered, press, valueOf, withRouter } from '../testing.test-support.ts'
 import TrialView from './TrialView.vue'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -12,7 +12,6 @@ vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 vi.mock('../reading/reading-client.ts', async (original) => ({ ...(await original<object>()), startReadingWorker: (await import('../reading/reader.test-support.ts')).readingHere }))
 
 /** Waited for what is true, on a busy machine too. */
-const IN_TIME = { timeout: 25_000 }
 const TEXT = 'a fox in the snow, soft light, gouache'
 let answers: Map<unknown, unknown>
 beforeEach(() => {

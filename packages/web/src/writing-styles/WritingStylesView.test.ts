@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { dropPageData } from '../api/page-data.ts'
 import { useNotices } from '../notices/notices.ts'
-import { aServer, fieldOf, fill, named, press, valueOf, withRouter } from '../testing.test-support.ts'
+import { aServer, fieldOf, fill, IN_TIME, named, press, valueOf, withRouter } from '../testing.test-support.ts'
 import WritingStylesView from './WritingStylesView.vue'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -11,7 +11,6 @@ vi.mock('../api/call.ts', () => ({ call }))
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 vi.mock('../reading/reading-client.ts', async (original) => ({ ...(await original<object>()), startReadingWorker: (await import('../reading/reader.test-support.ts')).readingHere }))
 
-const IN_TIME = { timeout: 25_000 }
 const GOOD = ['a fox in the snow, soft light, gouache, flat colour', 'a hen in a yard, soft light, gouache, flat colour', 'an owl on a branch, soft light, gouache, flat colour', 'a bee on a flower, soft light, gouache, flat colour', 'a heron by the lake, soft light, gouache, flat colour']
 let styles: WritingStyle[]
 let server: ReturnType<typeof aServer>

@@ -31,11 +31,11 @@ it('reads the words of a sign, and says first what needs no network', async () =
   expect(reading.phrases.find(({ facet }) => facet === 'lettering')?.text).toBe('with the words “TARROW LINE”')
   expect(reading).toMatchObject({ people: 0, focus: null })
   expect(reading.medium).not.toBe('photo')
-}, 30_000)
+})
 
 it('finds no words, things or people in a plain ground, and survives one pixel', async () => {
   expect(await lookAt(await svg('<rect width="640" height="400" fill="#445566"/>'))).toMatchObject({ people: 0, objects: [], lettering: { present: false, text: '' }, shot: null })
   const pixel = await sharp({ create: { width: 1, height: 1, channels: 3, background: '#ff0000' } }).png().toBuffer()
   expect((await lookAt(pixel)).palette).toMatchObject([{ name: 'red', share: 1 }])
   expect(await lettering({ width: 2, height: 2, rgb: new Uint8Array(12) })).toEqual([])
-}, 30_000)
+})

@@ -17,7 +17,7 @@ beforeAll(async () => {
   const { scenes } = await server.call(addScenes, { params: { series }, body: { after: null, scenes: [scene('A red fox', '</script><b>One</b>'), scene('=SUM(1)', '')] } })
   const run = await server.ended(await server.run(scenes[0]!.promptId, 0))
   await server.call(changeScene, { params: { scene: scenes[0]!.id }, body: { chosen: run.proofs[0]!.id } })
-}, 60_000)
+})
 afterAll(() => server.stop())
 
 const get = (what: string, query = '') => fetch(`${server.address}/api/series/${series}/delivery/${what}?${query}`)
