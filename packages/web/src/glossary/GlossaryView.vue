@@ -174,6 +174,8 @@ useActions(() => [{ name: 'Add a term to the glossary', words: 'vocabulary word'
 .list {
   max-height: calc(100vh - 132px);
   overflow: auto;
+  /* Scrolled without being drawn again. */
+  background: var(--paper);
   border-top: 1px solid var(--rule);
 }
 .read {

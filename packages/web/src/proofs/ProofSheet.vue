@@ -116,8 +116,10 @@ defineExpose({ focus: () => void reach(at.value), reached: computed(() => props.
 </template>
 
 <style scoped>
+/* Without a ground of its own the browser draws all that is in sight again at every step of a scroll. */
 .scroller {
   overflow: auto;
+  background: var(--paper);
   min-height: 0;
   overscroll-behavior: contain;
   outline-offset: -2px;
