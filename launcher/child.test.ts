@@ -1,7 +1,7 @@
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterAll, beforeAll, expect, it, vi } from 'vitest'
+import { afterAll, beforeAll, expect, it } from 'vitest'
 import { Child } from './child.ts'
 
 let folder = ''
@@ -29,13 +29,13 @@ it('starts a program again when it is killed, and ends it for good when it is st
   const child = await Child.start(await program('steady', `console.log('hello'); process.send('ready'); setInterval(() => {}, 1000)`), (line) => said.push(line))
   const first = child.pid!
   process.kill(first, 'SIGKILL')
-  await vi.waitFor(() => expect(said.at(-1)).toBe('steady runs again.'), 100_000)
+  await expect.poll(() => said.at(-1)).toBe('steady runs again.')
   const second = child.pid!
   expect(second).not.toBe(first)
   expect(Number(await readFile(join(folder, 'steady.pid'), 'utf8'))).toBe(second)
   await child.stop()
   expect(alive(second)).toBe(false)
-  await vi.waitFor(async () => expect(await readFile(join(folder, 'steady.log'), 'utf8')).toBe('hello\nhello\n'), 100_000)
+  await expect.poll(() => readFile(join(folder, 'steady.log'), 'utf8')).toBe('hello\nhello\n')
 })
 
 it('says where to look when a program ends before it is ready', async () => {

@@ -51,10 +51,10 @@ describe('ranking by comparisons', () => {
 
   it.each([8, 16])('finds the true best of %i among the first two in nine of ten sittings, and its intervals hold what they say', (count) => {
     const random = seededRandom(20 + count)
-    const sittings = Array.from({ length: 30 }, () => sitting(count, random))
+    const sittings = Array.from({ length: 40 }, () => sitting(count, random))
     expect(sittings.filter(({ found }) => found).length / sittings.length).toBeGreaterThanOrEqual(0.9)
     const covered = sittings.reduce((sum, one) => sum + one.covered, 0) / (sittings.length * count)
-    // Stated are 0.9; of so few sittings the share scatters by 0.03. bench/ranking.ts measures it on many.
+    // Stated are 0.9; of so few sittings the share scatters by 0.02. bench/ranking.ts measures it on many.
     expect(covered).toBeGreaterThan(0.84)
     expect(covered).toBeLessThan(0.95)
   })

@@ -25,7 +25,7 @@ describe('judging blind', () => {
     const last = await judge(c, a, null)
     expect(await server.call(judgementsOf, { body: { proofs: [a.id, b.id, c.id] } })).toHaveLength(3)
     expect(await server.call(judgementsOf, { body: { proofs: [a.id, b.id] } })).toHaveLength(1)
-    await expect.poll(async () => (await server.call(readPrompt, { params: { prompt: a.promptId } })).bestProof?.id, { timeout: 100_000 }).toBe(b.id)
+    await expect.poll(async () => (await server.call(readPrompt, { params: { prompt: a.promptId } })).bestProof?.id).toBe(b.id)
     await server.call(takeBackJudgement, { params: { judgement: last.id } })
     expect(await server.call(judgementsOf, { body: { proofs: [a.id, c.id] } })).toHaveLength(0)
     expect((await server.ask(addJudgement, { body: { id: randomUUID(), left: a.id, right: a.id, better: null } })).status).toBe(400)

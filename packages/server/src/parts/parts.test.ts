@@ -42,7 +42,7 @@ describe('a character', () => {
   it('is what the Shelf finds prompts by', async () => {
     const { who, where, series, projectId } = await aSeries(server)
     const found = async (part: string) => (await server.call(searchShelf, { query: { part, project: projectId, each: true } })).rows.map(({ id }) => id)
-    await expect.poll(() => found(who.id), { timeout: 100_000 }).toHaveLength(2)
+    await expect.poll(() => found(who.id)).toHaveLength(2)
     expect(await found(where.id)).toEqual([series.scenes[0]!.promptId])
     expect(await found(randomUUID())).toEqual([])
   })

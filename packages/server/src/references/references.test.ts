@@ -24,7 +24,7 @@ const sent = async (bytes: Buffer) => (await (await fetch(`${server.address}/api
 const texts = { name: 'The quay', source: '', rights: 'own', note: '' } as const
 const add = async (sha256: string, id = randomUUID()) => server.call(addReference, { body: { id, projectId, picture: { sha256 }, ...texts } })
 async function read(id: string): Promise<ReferenceWhole> {
-  await expect.poll(async () => (await server.call(readReference, { params: { reference: id } })).reference.stage, { timeout: 100_000, interval: 150 }).toMatch(/read|failed/)
+  await expect.poll(async () => (await server.call(readReference, { params: { reference: id } })).reference.stage, { interval: 150 }).toMatch(/read|failed/)
   return server.call(readReference, { params: { reference: id } })
 }
 /** A JPEG with more segments of its own after its first two bytes; none may be longer than 65,533 bytes. */
@@ -92,7 +92,7 @@ describe('a reference', () => {
     await server.ended(await server.run(id, 2))
     const tries = () => server.call(closeTries, { params: { reference: reference.id } })
     expect((await tries()).map(({ promptId, version }) => [promptId, version])).toEqual(Array(4).fill([id, 1]))
-    await expect.poll(async () => (await tries()).map(({ stage }) => stage), { timeout: 60_000, interval: 200 }).toEqual(Array(4).fill('read'))
+    await expect.poll(async () => (await tries()).map(({ stage }) => stage), { interval: 200 }).toEqual(Array(4).fill('read'))
     const [first] = await tries()
     expect(first!.closeness!.whole).toBeGreaterThan(0)
     expect(first!.closeness!.by.map(({ respect }) => respect)).toContain('palette')
@@ -116,7 +116,7 @@ describe('a reference', () => {
     expect((await server.ask(askHelper, { body: { ...question, id: randomUUID(), values: {} } })).status).toBe(400)
     expect((await server.ask(askHelper, { body: { ...question, id: randomUUID(), values: { picture: 'f'.repeat(64) } } })).status).toBe(404)
     await server.call(askHelper, { body: { ...question, id: randomUUID(), values: { picture: reference.picture.sha256 } } })
-    await expect.poll(async () => (await agreement()).captions.map(({ state }) => state), { timeout: 100_000 }).toEqual(['done'])
+    await expect.poll(async () => (await agreement()).captions.map(({ state }) => state)).toEqual(['done'])
     const { captions, rows } = await agreement()
     expect(captions[0]).toMatchObject({ model: { id: 'quoin', simulated: true }, record: { held: 0, refuted: 0 } })
     expect(rows.some(({ saidBy }) => saidBy.includes('quoin'))).toBe(true)

@@ -86,7 +86,7 @@ describe('prompts that say the same', () => {
     await server.call(changeProof, { params: { proof: run.proofs[0]!.id }, body: { verdict: 'keep' } })
     await server.call(mergePrompts, { params: { prompt: into }, body: { prompts: [other] } })
     // The Shelf follows within moments; a busy machine takes longer over it.
-    await expect.poll(async () => (await rows({ each: true })).map(({ id }) => nameOf(id)), { timeout: 100_000 }).not.toContain('sameOtter')
+    await expect.poll(async () => (await rows({ each: true })).map(({ id }) => nameOf(id))).not.toContain('sameOtter')
     const row = (await rows({ kept: 1 }))[0]
     expect(row).toMatchObject({ id: into, tags: ['river', 'night'], note: 'first\n\nsecond', proofs: run.proofs.length, keepers: 1 })
     expect((await server.call(readEvidence, { params: { prompt: into } })).engines[0]).toMatchObject({ tried: run.proofs.length, kept: 1 })

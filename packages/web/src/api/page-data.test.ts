@@ -3,10 +3,10 @@ import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, ref } from 'vue'
+import { IN_TIME } from '../testing.test-support.ts'
 import { useNotices } from '../notices/notices.ts'
 import { dropPageData, usePageData, type Wanted } from './page-data.ts'
 import { ApiProblem } from './problem.ts'
-import { IN_TIME } from '../in-time.test-support.ts'
 
 const { heard } = vi.hoisted(() => ({ heard: new Set<(event: unknown) => void>() }))
 vi.mock('./changes.ts', () => ({ onChange: (listener: (event: unknown) => void) => heard.add(listener) }))
