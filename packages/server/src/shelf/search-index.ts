@@ -25,7 +25,7 @@ interface StaleRow {
 }
 
 const BATCH = 500
-/** How often, and how long apart, a search looks whether another is done. */
+/** How often a search looks whether another is done, and how long apart anybody does. */
 const LOOKS = 10
 const LOOK_MS = 25
 /** Words alone: PostgreSQL's own parser would take markup, addresses and file names for more than words. */
@@ -37,9 +37,9 @@ export const textHash = ({ text, marks }: Pick<Draft, 'text' | 'marks'>): string
 export class SearchIndex {
   constructor(private readonly db: Database) {}
 
-  /** Brings up to date whatever changed since. Cheap when nothing did. */
+  /** Brings up to date whatever changed since, and waits for what another is bringing up to date: then all of it is to be found. Cheap when nothing changed. */
   async refresh(): Promise<void> {
-    while ((await this.#anyStale()) && (await this.#batch()) === BATCH);
+    while (await this.#anyStale()) if ((await this.#batch()) === 0) await sleep(LOOK_MS)
   }
 
   /**
