@@ -6,6 +6,7 @@ import { dropPageData } from '../api/page-data.ts'
 import { ApiProblem } from '../api/problem.ts'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
+import { IN_TIME } from '../testing.test-support.ts'
 import { VIEWS } from './views.ts'
 
 const { call } = vi.hoisted(() => ({ call: vi.fn() }))
@@ -58,8 +59,9 @@ describe.each(views)('$title ($path)', ({ id }) => {
   it.skipIf(READS_NOTHING.has(id))('says what the server refused', async () => {
     call.mockImplementation(() => Promise.reject(new ApiProblem('internal', 'It went wrong on the server. Nothing was changed. Try again.')))
     const wrapper = await shown(id)
-    const said = [wrapper.text(), ...useNotices().shown.map(({ text }) => text)].join(' ')
-    expect(said).toContain('It went wrong on the server. Nothing was changed. Try again.')
+    const said = () => [wrapper.text(), ...useNotices().shown.map(({ text }) => text)].join(' ')
+    // Some views ask a moment after they are drawn.
+    await vi.waitFor(() => expect(said()).toContain('It went wrong on the server. Nothing was changed. Try again.'), IN_TIME)
   })
 
   it('stands while the server is away', async () => {
