@@ -97,6 +97,7 @@ test('an afternoon: six versions over three engines, faults turned into leave-ou
   await expect(page.getByText(/thing(s)? differ|Nothing differs/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Back' }).click()
   await choose(page, 'Verdict', 'keep')
+  await expect(page.getByText(/^4 proofs$/)).toBeVisible()
   await page.getByRole('button', { name: 'Judge all of these blind' }).click()
   await expect(page.getByRole('group', { name: /^Two pictures/ })).toBeVisible()
   await expect(page.getByText(/Burin|Brayer|Tympan/)).toHaveCount(0)

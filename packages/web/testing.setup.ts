@@ -1,4 +1,4 @@
-import { config } from '@vue/test-utils'
+import { config, disableAutoUnmount, enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, vi } from 'vitest'
 import * as library from 'vuetify'
 import { options } from './src/app/vuetify.ts'
@@ -23,6 +23,11 @@ Object.defineProperty(globalThis, 'visualViewport', { value: Object.assign(new E
 // The one file has all components; its types are those of the part that builds use.
 const { components, directives } = library as unknown as Required<Pick<library.VuetifyOptions, 'components' | 'directives'>>
 config.global.plugins = [library.createVuetify({ ...options, components, directives })]
+
+// What is left mounted goes on after its test: drawn late, it would make the stores of its own application those that a later
+// file asks.
+disableAutoUnmount()
+enableAutoUnmount(afterEach)
 
 // What a component throws fails the test it was thrown in, at its end. Thrown on at once it would leave the framework in the
 // middle of a rendering, and every later test of the worker with it.

@@ -1,4 +1,4 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { createMemoryHistory, createRouter } from 'vue-router'
@@ -21,7 +21,6 @@ const READS_NOTHING = new Set(['import', 'side-by-side', 'judge', 'begin'])
 /** Every view at an address that is about something. */
 const views = VIEWS.map((view) => ({ ...view, at: view.path.replace(/:\w+\??/g, ID) + (['side-by-side', 'judge'].includes(view.id) ? `?ids=${ID},${ID}` : '') }))
 
-let open: VueWrapper | undefined
 /** The view at its address, in an application with one project. */
 async function shown(id: string) {
   const view = views.find((one) => one.id === id)!
@@ -32,7 +31,6 @@ async function shown(id: string) {
   await router.push(view.at)
   const { default: component } = await view.load()
   const wrapper = mount({ components: { View: component }, template: '<v-app><View /></v-app>' }, { global: { plugins: [pinia, router] }, attachTo: document.body })
-  open = wrapper
   await flushPromises()
   return wrapper
 }
@@ -43,7 +41,6 @@ beforeEach(() => {
   vi.stubGlobal('fetch', () => new Promise(() => undefined))
 })
 afterEach(() => {
-  open?.unmount()
   dropPageData()
   vi.unstubAllGlobals()
 })

@@ -46,7 +46,6 @@ describe('the helpers beside the text', () => {
     expect(wrapper.get('.name').attributes('aria-expanded')).toBe('true')
     await open(wrapper)
     expect(wrapper.find('form').exists()).toBe(false)
-    wrapper.unmount()
   })
 
   it('say what an asking costs before it is sent, and are asked', async () => {
@@ -55,7 +54,6 @@ describe('the helpers beside the text', () => {
     expect(wrapper.get('form').text()).toMatch(/about [\d,]+ tokens/)
     await send(wrapper)
     expect(ask).toHaveBeenCalledWith({ helper: 'fill-out', models: ['quoin'], values: {} })
-    wrapper.unmount()
   })
 
   it('are asked of two models at once', async () => {
@@ -64,14 +62,12 @@ describe('the helpers beside the text', () => {
     await choose(wrapper, 'And beside it', 'flourish')
     await send(wrapper)
     expect(ask.mock.calls[0]![0]).toMatchObject({ models: ['quoin', 'flourish'] })
-    wrapper.unmount()
   })
 
   it('ask for what they need: the phrase at the caret and the engine are there already', async () => {
     const wrapper = await panel(aHelperBody({ inputs: [{ key: 'phrase', label: 'Which phrase', kind: 'phrase' }, { key: 'engine', label: 'For which engine', kind: 'engine' }, { key: 'mood', label: 'Mood', kind: 'choice', values: ['calm', 'wild'], default: 'calm' }] }))
     await open(wrapper)
     expect(['Which phrase', 'For which engine', 'Mood'].map((label) => valueOf(wrapper, label))).toEqual(['dusk', 'burin 2', 'calm'])
-    wrapper.unmount()
   })
 
   it('are not asked with a number out of its bounds, which is said', async () => {
@@ -82,14 +78,12 @@ describe('the helpers beside the text', () => {
     await fill(wrapper, label, '400')
     await send(wrapper)
     expect([ask.mock.calls, named(wrapper, 'Ask')!.attributes('disabled')]).toEqual([[], ''])
-    wrapper.unmount()
   })
 
   it('say where a model is connected where there is none', async () => {
     const wrapper = await panel(aHelperBody(), [])
     await open(wrapper)
     expect([wrapper.text(), named(wrapper, 'Ask')!.attributes('disabled')]).toEqual([expect.stringContaining('No language model is connected.'), ''])
-    wrapper.unmount()
   })
 
   it('bring back what was asked before', async () => {
@@ -100,7 +94,6 @@ describe('the helpers beside the text', () => {
     expect(wrapper.get('.before').text()).toMatch(/^Ideas: shorter Quoin, .*, 2 taken$/)
     await press(wrapper, 'Ideas: shorter')
     expect(takeUp).toHaveBeenCalledWith(turn)
-    wrapper.unmount()
   })
 
   it('open by their name from elsewhere, with the focus in their first field', async () => {
@@ -108,6 +101,5 @@ describe('the helpers beside the text', () => {
     await (wrapper.vm as unknown as { open: (id: string) => Promise<void> }).open('fill-out')
     await flushPromises()
     expect(document.activeElement?.tagName).toMatch(/TEXTAREA|INPUT/)
-    wrapper.unmount()
   })
 })

@@ -43,14 +43,12 @@ describe('everything that can be done with a phrase', () => {
     const { wrapper } = await menu()
     await press(wrapper, title)
     expect([acts[name].mock.calls.length, wrapper.emitted('close')?.length]).toEqual([1, 1])
-    wrapper.unmount()
   })
 
   it('says the other way of what is so already', async () => {
     acts.kept = () => true
-    const { titles, wrapper } = await menu(phrase({ off: true, locked: true } as Partial<OutlinePhrase>))
+    const { titles } = await menu(phrase({ off: true, locked: true } as Partial<OutlinePhrase>))
     expect(titles()).toEqual(expect.arrayContaining(['Switch on', 'Unlock: helpers may change it', 'Keep it no longer']))
-    wrapper.unmount()
   })
 
   it('moves it either way, splits it after a word, and sets emphasis and facet', async () => {
@@ -61,7 +59,6 @@ describe('everything that can be done with a phrase', () => {
     await press(wrapper, 'much more')
     await press(wrapper, 'medium')
     expect([(acts.move.mock.calls as [unknown, number][]).map(([, by]) => by), acts.split.mock.calls[0]?.[1], acts.emphasis.mock.calls.length, acts.facet.mock.calls[0]?.[1]]).toEqual([[-1, 1], 9, 1, 'medium'])
-    wrapper.unmount()
   })
 
   it('offers “as read” only where the writer said what it is', async () => {
@@ -71,13 +68,11 @@ describe('everything that can be done with a phrase', () => {
     const byHand = await menu(phrase({ byHand: true } as Partial<OutlinePhrase>))
     await press(byHand.wrapper, 'as read')
     expect(acts.facet.mock.calls.at(-1)?.[1]).toBeUndefined()
-    byHand.wrapper.unmount()
   })
 
   it('says how many pictures that say it were kept', async () => {
     const { wrapper } = await menu()
     expect(wrapper.get('.tried').text()).toMatch(/^Pictures kept that say it: 3 of 8 on Burin 2/)
-    wrapper.unmount()
   })
 
   it('is gone through by arrows, round and round, and left by Escape back to the phrase', async () => {
@@ -92,12 +87,10 @@ describe('everything that can be done with a phrase', () => {
     expect(document.activeElement).toBe(items().at(-1)!.element)
     await key('Escape')
     expect([wrapper.emitted('close')?.length, document.activeElement === target]).toEqual([1, true])
-    wrapper.unmount()
   })
 
   it('begins at the places to split where that was asked for', async () => {
-    const { wrapper } = await menu(phrase(), { splitting: true })
+    await menu(phrase(), { splitting: true })
     expect([document.activeElement!.closest('.splits') !== null, document.activeElement!.textContent]).toEqual([true, expect.stringContaining('old')])
-    wrapper.unmount()
   })
 })

@@ -44,7 +44,6 @@ describe('the form of a language model', () => {
     const wrapper = form()
     await send(wrapper)
     expect([saved(wrapper), messages(wrapper).includes('Fill this in.'), (document.activeElement as HTMLInputElement).maxLength]).toEqual([undefined, true, 60])
-    wrapper.unmount()
   })
 
   it.each([

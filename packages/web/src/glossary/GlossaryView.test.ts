@@ -136,7 +136,6 @@ describe('the glossary', () => {
     ;(buttons[0]!.element as HTMLElement).focus()
     await wrapper.get('.list').trigger('keydown', { key: 'ArrowDown' })
     expect(document.activeElement).toBe(buttons[1]!.element)
-    wrapper.unmount()
   })
 })
 

@@ -1,6 +1,6 @@
-import { enableAutoUnmount, flushPromises, mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, effectScope, h } from 'vue'
 import { useActions } from './actions.ts'
 import GoTo from './GoTo.vue'
@@ -29,7 +29,6 @@ async function open() {
   return { wrapper, choose, names: () => wrapper.findAll('[role=option]').map((one) => one.get('.v-list-item-title').text()), type: (text: string) => wrapper.get('input').setValue(text) }
 }
 
-enableAutoUnmount(afterEach)
 beforeEach(() => {
   ran.length = 0
   push.mockReset()

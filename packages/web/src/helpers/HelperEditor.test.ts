@@ -1,16 +1,13 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { useModels } from '../stores/models.ts'
 import { choose, fieldOf, fill, named, press, withEngines } from '../testing.test-support.ts'
 import { aHelperBody } from './helper.test-support.ts'
 import HelperEditor from './HelperEditor.vue'
 
 vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
-let open: { unmount: () => void } | undefined
-afterEach(() => open?.unmount())
 async function editor(body = aHelperBody(), isNew = false) {
   const wrapper = mount(HelperEditor, { props: { body, isNew }, global: withEngines(), attachTo: document.body })
-  open = wrapper
   await flushPromises()
   return wrapper
 }

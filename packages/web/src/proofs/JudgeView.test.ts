@@ -1,5 +1,5 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { letterKeys } from '../keys/letters.ts'
 import { useNotices } from '../notices/notices.ts'
 import { aServer, aSheetProof, named, press, withRouter } from '../testing.test-support.ts'
@@ -11,16 +11,13 @@ vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 
 const ALL = ['p0', 'p1', 'p2'].map((id, i) => aSheetProof(id, { version: i + 1 }))
 let server: ReturnType<typeof aServer>
-let open: { unmount: () => void } | undefined
 beforeEach(() => {
   letterKeys.value = true
   server = aServer(call, { readSheet: { proofs: ALL, total: 3 }, judgementsOf: [] })
 })
-afterEach(() => open?.unmount())
 async function judging(ids = 'p0,p1,p2') {
   const { global, router } = await withRouter('/proofs/judge', `/proofs/judge?ids=${ids}`)
   const wrapper = mount(JudgeView, { global, attachTo: document.body })
-  open = wrapper
   await flushPromises()
   const key = async (name: string, more = {}) => {
     await wrapper.get('.two').trigger('keydown', { key: name, ...more })

@@ -12,7 +12,6 @@ vi.mock('../api/changes.ts', () => ({ onChange: (hear: (event: unknown) => void)
 
 const RUN = aRun({ proofs: [aProof({ id: 'p1' }), aProof({ id: 'p2', seed: 8 }), aProof({ id: 'p3', picture: null, state: 'failed', reason: 'It was busy. Nothing was charged.' })] })
 let server: ReturnType<typeof aServer>
-let open: { unmount: () => void } | undefined
 beforeEach(() => {
   letterKeys.value = true
   told.all = []
@@ -24,13 +23,11 @@ beforeEach(() => {
   })
 })
 afterEach(() => {
-  open?.unmount()
   dropPageData()
 })
 async function shown(id = 'p1') {
   const { global, router } = await withRouter('/proofs/:proof', `/proofs/${id}`)
   const wrapper = mount(ProofView, { global: { ...global, stubs: { ...global.stubs, RegionLayer: { template: '<i class="layer" />' } } }, attachTo: document.body })
-  open = wrapper
   await flushPromises()
   return { wrapper, router, frame: () => wrapper.get('.frame') }
 }
@@ -41,7 +38,6 @@ describe('a proof, large', () => {
   it('says that it is opened, then shows the picture with what made it', async () => {
     const { global } = await withRouter('/proofs/:proof', '/proofs/p1')
     const wrapper = mount(ProofView, { global })
-    open = wrapper
     expect(wrapper.get('[role=status]').text()).toBe('Opening …')
     await flushPromises()
     expect(wrapper.get('img').attributes('alt')).toBe('A fox, version 2')

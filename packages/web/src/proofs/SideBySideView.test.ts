@@ -1,5 +1,5 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { letterKeys } from '../keys/letters.ts'
 import { aServer, aSheetProof, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
 import SideBySideView from './SideBySideView.vue'
@@ -11,7 +11,6 @@ vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 const ALL = ['p0', 'p1', 'p2', 'p3'].map((id, i) => aSheetProof(id, { version: i + 1 }))
 const phrase = (before: string, after: string) => ({ kind: 'phrase', facet: 'light', before, after })
 let server: ReturnType<typeof aServer>
-let open: { unmount: () => void } | undefined
 beforeEach(() => {
   letterKeys.value = true
   server = aServer(call, {
@@ -20,11 +19,9 @@ beforeEach(() => {
     changeProof: ({ params, body }: { params: { proof: string }; body: object }) => ({ ...ALL.find(({ id }) => id === params.proof)!, ...body }),
   })
 })
-afterEach(() => open?.unmount())
 async function beside(ids: string) {
   const { global, router } = await withRouter('/proofs/side-by-side', `/proofs/side-by-side?ids=${ids}`)
   const wrapper = mount(SideBySideView, { global: { ...global, stubs: { ...global.stubs, ZoomPane: { props: ['sha256', 'alt'], template: '<img :alt="alt" />' } } }, attachTo: document.body })
-  open = wrapper
   await flushPromises()
   const key = async (name: string) => {
     await wrapper.get('.panes').trigger('keydown', { key: name })

@@ -49,7 +49,6 @@ describe('where faults lie', () => {
     expect(last()).toEqual([[10, 10, 20, 22]])
     await key('Delete')
     expect(last()).toEqual([])
-    wrapper.unmount()
   })
 
   it('stays within the picture, and is never nothing', async () => {
@@ -58,7 +57,6 @@ describe('where faults lie', () => {
     expect(edge.last()).toEqual([[80, 10, 20, 4]])
     await edge.key('ArrowUp', { shiftKey: true })
     expect(edge.last()).toEqual([[80, 10, 20, 4]])
-    edge.wrapper.unmount()
   })
 
   it('is marked for one fault at a time, and no longer by the same press', async () => {
@@ -67,7 +65,6 @@ describe('where faults lie', () => {
     await wrapper.setProps({ marking: 'too-small' })
     await wrapper.findAll('p button')[1]!.trigger('click')
     expect(wrapper.emitted('mark')).toEqual([['too-small'], [undefined]])
-    wrapper.unmount()
   })
 })
 

@@ -22,19 +22,16 @@ vi.mock('@vueuse/core', async (original) => ({
 const scene = (id: string, seconds: number, more: Parameters<typeof aScene>[1] = {}) => aScene(id, { body: { ...blankScene(), beat: `Beat ${id}`, caption: `Caption ${id}`, motion: { ...blankScene().motion, seconds, camera: 'push in' } }, chosen: aProof({ id: `p${id}` }), ...more })
 let scenes: ReturnType<typeof scene>[]
 let server: ReturnType<typeof aServer>
-let open: { unmount: () => void } | undefined
 beforeEach(() => {
   scenes = [scene('a', 2), scene('b', 3, { chosen: null }), scene('c', 4)]
   server = aServer(call, { readSeries: () => ({ id: 's1', projectId: 'j', name: 'Foxes', story: '', revision: 0, style: null, scenes, parts: [], changedAt: '2026-01-01T10:00:00Z' }) })
 })
 afterEach(() => {
-  open?.unmount()
   dropPageData()
 })
 async function played() {
   const { global } = await withRouter('/series/:series/play', '/series/s1/play')
   const wrapper = mount(PlayView, { global, attachTo: document.body })
-  open = wrapper
   await flushPromises()
   return wrapper
 }

@@ -27,7 +27,6 @@ describe('the scenes in a row', () => {
     const { wrapper } = rows([told, aScene('b', { body: blankScene() })])
     expect(wrapper.findAll('.beat').map((one) => one.text())).toEqual(['She opens the hives', 'A scene without words yet'])
     expect(wrapper.findAll('.facts')[0]!.text()).toBe('HeddaThe yard, dawn')
-    wrapper.unmount()
   })
 
   it('say how each stands, what wants the writer marked', () => {
@@ -39,7 +38,6 @@ describe('the scenes in a row', () => {
     ])
     expect(facts()).toEqual([['2 proofs to come', '3 proofs, none chosen'], ['Hedda changed since', 'chosen proof is stale', 'its passage was rewritten'], ['a newer proof', '1 override'], ['not tried yet']])
     expect(wrapper.findAll('.wants')).toHaveLength(3)
-    wrapper.unmount()
   })
 
   it('are gone through by arrows, not beyond the ends', async () => {
@@ -48,7 +46,6 @@ describe('the scenes in a row', () => {
     await key(0, 'ArrowDown')
     expect(wrapper.emitted('choose')).toEqual([['b']])
     expect(document.activeElement).toBe(wrapper.findAll('.open')[1]!.element)
-    wrapper.unmount()
   })
 
   it('are moved, joined, duplicated and removed by keys', async () => {
@@ -59,7 +56,6 @@ describe('the scenes in a row', () => {
     await key(1, 'd')
     await key(1, 'Delete')
     expect([acts.move.mock.calls, acts.join.mock.calls, acts.duplicate.mock.calls, acts.remove.mock.calls.length, wrapper.emitted('choose')]).toEqual([[['b', 1], ['b', -1]], [['b']], [['b']], 1, [['copy']]])
-    wrapper.unmount()
   })
 
   it('take the order in which they were dropped', async () => {
@@ -69,6 +65,5 @@ describe('the scenes in a row', () => {
     emit(list, 'end')
     await flushPromises()
     expect(acts.order.mock.calls).toEqual([[['c', 'b', 'a']]])
-    wrapper.unmount()
   })
 })

@@ -1,5 +1,5 @@
 import { flushPromises, mount } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { useNotices } from '../notices/notices.ts'
 import { useProjects } from '../stores/projects.ts'
 import { aServer, fill, IN_TIME, named, press, withRouter } from '../testing.test-support.ts'
@@ -12,16 +12,13 @@ vi.mock('../api/changes.ts', () => ({ onChange: () => undefined }))
 vi.mock('../reading/reading-client.ts', async (original) => ({ ...(await original<object>()), startReadingWorker: (await import('../reading/reader.test-support.ts')).readingHere }))
 
 let server: ReturnType<typeof aServer>
-let open: { unmount: () => void } | undefined
 beforeEach(() => {
   server = aServer(call, { makeDrafts: ({ body }: { body: { rows: { id: string }[] } }) => body.rows.map(({ id }) => ({ promptId: id })) })
 })
-afterEach(() => open?.unmount())
 async function table(template = aTemplate()) {
   const { global, router } = await withRouter('/shelf/templates/:template', '/shelf/templates/t')
   useProjects().all = [{ id: 'j', name: 'Bees', archivedAt: null }] as ReturnType<typeof useProjects>['all']
   const wrapper = mount(FillTable, { props: { template }, global, attachTo: document.body })
-  open = wrapper
   await flushPromises()
   return { wrapper, router }
 }

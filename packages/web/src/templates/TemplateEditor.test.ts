@@ -21,7 +21,6 @@ describe('a template that is written', () => {
     await choose(wrapper, 'Facet of setting', 'setting')
     await submit(wrapper)
     expect(saved(wrapper)![0]).toMatchObject({ slots: [{ name: 'animal', options: ['fox', 'hen', 'owl'] }, { name: 'setting', fallback: 'the snow', facet: 'setting' }] })
-    wrapper.unmount()
   })
 
   it('makes what is marked a slot, with what stood there as its first option', async () => {
@@ -31,7 +30,6 @@ describe('a template that is written', () => {
     expect(text(wrapper).value).toBe('a {{ slot }} in the snow')
     await submit(wrapper)
     expect(saved(wrapper)![0]).toMatchObject({ text: 'a {{ slot }} in the snow', slots: [aSlot('slot', ['fox'])] })
-    wrapper.unmount()
   })
 
   it('says under the text what is wrong with it, and is not saved so', async () => {
@@ -41,7 +39,6 @@ describe('a template that is written', () => {
     await fill(wrapper, 'Text, with a slot as {{ name }}', 'a {{ animal }}')
     await submit(wrapper)
     expect(saved(wrapper)![0]).toMatchObject({ text: 'a {{ animal }}' })
-    wrapper.unmount()
   })
 
   it('wants a name, says so under the field and goes there', async () => {
@@ -49,7 +46,6 @@ describe('a template that is written', () => {
     await fill(wrapper, 'Name', '   ')
     await submit(wrapper)
     expect([fieldOf(wrapper, 'Name').get('.v-messages').text(), saved(wrapper), document.activeElement === fieldOf(wrapper, 'Name').get('input').element]).toEqual(['Fill this in.', undefined, true])
-    wrapper.unmount()
   })
 
   it('keeps what was said of a slot that is taken out and put back before it is saved', async () => {
@@ -59,7 +55,6 @@ describe('a template that is written', () => {
     await fill(wrapper, 'Text, with a slot as {{ name }}', 'a {{ animal }}')
     await submit(wrapper)
     expect(saved(wrapper)![0]).toMatchObject({ slots: [{ name: 'animal', options: ['fox', 'hen', 'owl'] }] })
-    wrapper.unmount()
   })
 
   it('says why a new version is made, and for which project it holds', async () => {
@@ -68,13 +63,11 @@ describe('a template that is written', () => {
     await fill(wrapper, 'Always left out, with commas', 'text, people, text')
     await submit(wrapper)
     expect(saved(wrapper)).toEqual([expect.objectContaining({ leaveOut: ['text', 'people'] }), 'j', 'shorter'])
-    wrapper.unmount()
   })
 
   it('says why the server refused, with everything still there', () => {
     const wrapper = editor({ problem: 'Somebody saved version 3 meanwhile. Nothing was kept.' })
     expect(wrapper.get('p[role=alert]').text()).toBe('Somebody saved version 3 meanwhile. Nothing was kept.')
     expect(text(wrapper).value).toBe('a {{ animal }} in {{ setting }}, gouache')
-    wrapper.unmount()
   })
 })
