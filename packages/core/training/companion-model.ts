@@ -36,7 +36,7 @@ export interface Ranked {
   source: 'dictionary' | 'prompts' | 'use'
 }
 
-const NO_SENSE: Sense = { file: -1, words: [], above: [], parts: [], gloss: '', single: false }
+const NO_SENSE: Sense = { file: -1, words: [], above: [], parts: [], gloss: '', single: false, marked: new Set() }
 
 /**
  * Which things a word brings along: candidates from what lies near it by word vectors, from dictionary definitions, from

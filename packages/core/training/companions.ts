@@ -10,8 +10,8 @@ import type { AssociationRow, AssociationTable } from '../src/glossary/associati
 import type { GlossaryEntry } from '../src/glossary/entry.ts'
 import { seededRandom } from '../src/random/seeded.ts'
 import { CompanionModel, type Together, type Vectors } from './companion-model.ts'
-import { readCorpus } from './corpus.ts'
-import { readDictionary } from './dictionary.ts'
+import { readCorpus } from './reading/corpus.ts'
+import { readDictionary, type Sense } from './dictionary.ts'
 
 const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const require = createRequire(process.env['RESOURCES'] ?? import.meta.url)
@@ -86,29 +86,69 @@ const judged = new Map(
     }),
 )
 
-/** The first part of a definition, without examples and remarks in brackets. */
-function meaningOf(word: string): string | undefined {
-  const key = dictionary.noun.get(word)?.[0] ?? dictionary.adjective.get(word)?.[0]
-  const gloss = key && dictionary.senses.get(key)?.gloss
-  const meaning = gloss?.replace(/\([^)]*\)/g, '').split(/[;"]/)[0]?.replace(/\s+/g, ' ').trim()
-  return meaning && meaning.length <= 90 ? meaning : undefined
+/** Words that name a people or insult one, whatever else they mean: nobody is offered them, nor anything of them. */
+const never = new Set(read('glossary/lists/never.txt').split('\n').filter((line) => line && !line.startsWith('#')))
+const isOffered = (what: string) => !what.toLowerCase().split(/[ -]/).some((word) => never.has(word) || never.has(lemma(word)))
+
+function meanOf(words: Iterable<string>): Float64Array {
+  const mean = new Float64Array(vectors.size)
+  for (const word of words) {
+    const at = vectors.at.get(word)
+    if (at !== undefined) for (let d = 0; d < vectors.size; d++) mean[d]! += vectors.values[at * vectors.size + d]!
+  }
+  const length = Math.hypot(...mean) || 1
+  return mean.map((x) => x / length)
+}
+const alike = (a: Float64Array, b: Float64Array) => a.reduce((sum, x, d) => sum + x * b[d]!, 0)
+const TOO_COMMON = new Set('the and for with that from used usually being having which who whose very any some one more other than into its has are was not this such made often especially'.split(' '))
+
+/** What a rarer sense must have over a commoner one, and what any must have, to be the one that a prompt means. */
+const RARER = 0.06
+const FITS = 0.5
+/** How many senses are looked at. */
+const MOST_SENSES = 5
+
+/**
+ * The sense of a word that a picture shows: the one whose definition lies nearest to what the word brings along and to how
+ * it is used (after Lesk 1986, by vectors of words). Undefined where none lies near.
+ */
+function senseOf(word: string, brings: readonly string[]): Sense | undefined {
+  const around = meanOf([...brings.flatMap((what) => what.split(' ')), word])
+  const senses = (dictionary.noun.get(word) ?? dictionary.adjective.get(word) ?? []).slice(0, MOST_SENSES).flatMap((key) => dictionary.senses.get(key) ?? [])
+  let best: { sense: Sense; fit: number } | undefined
+  senses.forEach((sense, rank) => {
+    if (sense.single || !FILES.has(sense.file)) return
+    const over = sense.above.flatMap((key) => dictionary.senses.get(key)?.words ?? [])
+    const said = [...(sense.gloss.toLowerCase().match(/[a-z]{3,}/g) ?? []), ...sense.words.filter((one) => one !== word), ...over].filter((one) => !TOO_COMMON.has(one))
+    const fit = alike(meanOf(said), around) - RARER * rank
+    if (!best || fit > best.fit) best = { sense, fit }
+  })
+  return best && best.fit >= FITS ? best.sense : undefined
+}
+
+/** The first part of a definition, without examples and remarks in brackets; none that names somebody or some people. */
+function meaningOf({ gloss }: Sense): string | undefined {
+  const meaning = gloss.replace(/\([^)]*\)/g, '').split(/[;"]/)[0]?.replace(/\s+/g, ' ').trim()
+  return meaning && meaning.length <= 90 && !/\p{Lu}/u.test(meaning) && isOffered(meaning.replace(/[^\p{L} -]/gu, ' ')) ? meaning : undefined
 }
 
 function rowOf(word: string, model: CompanionModel): AssociationRow | undefined {
   const hand = (listed.get(word) ?? []).slice(0, MOST).map((what, i): [string, number, 'l'] => [what, 95 - 4 * i, 'l'])
   const found = model
     .rank(word)
-    .filter(({ strength, what }) => strength >= LEAST && !hand.some(([own]) => own.split(' ').map(lemma).includes(what)))
+    .filter(({ strength, what }) => strength >= LEAST && isOffered(what) && !hand.some(([own]) => own.split(' ').map(lemma).includes(what)))
     .slice(0, Math.max(0, MOST - hand.length))
     .map(({ what, strength, source }): [string, number, 'd' | 'p' | 'u'] => [what, Math.round(Math.min(strength, hand.length ? 0.7 : 0.95) * 100), source === 'dictionary' ? 'd' : source === 'prompts' ? 'p' : 'u'])
   const brings = [...hand, ...found]
   if (!brings.length) return undefined
-  const first = dictionary.senses.get(dictionary.noun.get(word)?.[0] ?? '')
-  const meaning = meaningOf(word)
-  const same = (first?.words ?? []).filter((one) => one !== word && one === one.toLowerCase()).slice(0, 3)
+  const sense = senseOf(word, brings.map(([what]) => what))
+  const meaning = sense && meaningOf(sense)
+  const same = (sense?.words ?? []).filter((one) => one !== word && one === one.toLowerCase() && !sense?.marked.has(one) && isOffered(one)).slice(0, 3)
   // A rare word for what a thing is a kind of helps nobody.
-  const kind = dictionary.senses.get(first?.above[0] ?? '')?.words.find((one) => one.includes(' ') || (vectors.at.get(one) ?? Infinity) < COMMONEST)
-  const sisters = first ? model.sisters(word, 5).filter((one) => !same.includes(one)) : []
+  const kind = dictionary.senses.get(sense?.above[0] ?? '')?.words.find((one) => one === one.toLowerCase() && isOffered(one) && (one.includes(' ') || (vectors.at.get(one) ?? Infinity) < COMMONEST))
+  // Words like it are looked for by the commonest sense; where another is meant they would mislead.
+  const isFirst = sense !== undefined && sense === dictionary.senses.get(dictionary.noun.get(word)?.[0] ?? '')
+  const sisters = isFirst ? model.sisters(word, 5).filter((one) => !same.includes(one) && isOffered(one)) : []
   return { b: brings, ...(meaning ? { m: meaning } : {}), ...(same.length ? { s: same } : {}), ...(kind ? { k: kind } : {}), ...(sisters.length ? { n: sisters } : {}) }
 }
 
@@ -142,7 +182,7 @@ if (process.argv.includes('judge')) {
     if (first) return lemma(word) === word && FILES.has(first.file) && !first.single && noun * 2 >= verb && noun * 2 >= adjective
     return dictionary.adjective.has(word) && !verb
   }
-  const words = new Set([...listed.keys(), ...vectors.words.slice(0, COMMONEST).filter((word) => word.length > 2 && isThing(word))])
+  const words = new Set([...listed.keys(), ...vectors.words.slice(0, COMMONEST).filter((word) => word.length > 2 && isThing(word))].filter(isOffered))
   const rows = [...words].sort().flatMap((word) => {
     const row = rowOf(word, model)
     return row ? [[word, row] as const] : []

@@ -12,6 +12,8 @@ export interface Sense {
   gloss: string
   /** It stands for a single person, place or thing. */
   single: boolean
+  /** Words of it that the dictionary marks as an insult, an obscenity or a trade mark. */
+  marked: Set<string>
 }
 
 /** Nouns and adjectives of the dictionary, with what it says of each. */
@@ -26,20 +28,28 @@ export interface Dictionary {
 }
 
 const lines = (folder: string, file: string) => readFileSync(join(folder, file), 'latin1').split('\n').filter((line) => line && !line.startsWith('  '))
+/** What a sense's usage may be marked as that nobody is offered. */
+const MARKS = /^(?:ethnic slur|disparagement|obscenity|vulgarism|trademark)$/
+const MARKED = /\b(?:offensive|derogatory|disparaging|obscene|ethnic slur|trademark|trade name)\b/
 const plain = (word: string) => word.replaceAll('_', ' ').replace(/\([a-z]+\)$/, '')
 
 export function readDictionary(folder: string): Dictionary {
   const senses = new Map<string, Sense>()
   const index = { noun: new Map<string, string[]>(), adj: new Map<string, string[]>() }
+  const marks = new Set(lines(folder, 'data.noun').filter((line) => { const fields = line.split(' '); return Array.from({ length: Number.parseInt(fields[3] ?? '0', 16) }, (_, i) => plain(fields[4 + 2 * i] ?? '')).some((word) => MARKS.test(word)) }).map((line) => line.slice(0, 8)))
   for (const pos of ['noun', 'adj'] as const) {
     for (const line of lines(folder, `data.${pos}`)) {
       const [head = '', gloss = ''] = line.split(' | ')
       const fields = head.split(' ')
       const count = Number.parseInt(fields[3] ?? '0', 16)
       const pointers = [...head.matchAll(/ (@i?|%[mps]) (\d{8}) n/g)]
+      const words = Array.from({ length: count }, (_, i) => plain(fields[4 + 2 * i] ?? ''))
+      // A usage pointer says which word of the sense it is of; 00 is all of them.
+      const usages = [...head.matchAll(/ ;u (\d{8}) n ([0-9a-f]{2})/g)].filter(([, at]) => marks.has(at ?? '')).map(([, , of]) => Number.parseInt(of ?? '0', 16))
       senses.set(pos + (fields[0] ?? ''), {
         file: Number(fields[1]),
-        words: Array.from({ length: count }, (_, i) => plain(fields[4 + 2 * i] ?? '')),
+        words,
+        marked: new Set(MARKED.test(gloss) || usages.includes(0) ? words : usages.map((of) => words[of - 1] ?? '')),
         above: pointers.filter(([, kind]) => kind?.startsWith('@')).map(([, , at]) => `noun${at ?? ''}`),
         parts: pointers.filter(([, kind]) => kind?.startsWith('%')).map(([, , at]) => `noun${at ?? ''}`),
         gloss: gloss.trim(),
@@ -48,7 +58,10 @@ export function readDictionary(folder: string): Dictionary {
     }
     for (const line of lines(folder, `index.${pos}`)) {
       const fields = line.trim().split(' ')
-      index[pos].set(plain(fields[0] ?? ''), fields.slice(-Number(fields[2])).map((at) => pos + at))
+      const word = plain(fields[0] ?? '')
+      // The index writes all in lower case; what a sense spells with a capital is a name: the composer is no sense of “barber”.
+      const own = fields.slice(-Number(fields[2])).map((at) => pos + at).filter((key) => senses.get(key)?.words.includes(word) && !senses.get(key)!.marked.has(word))
+      if (own.length) index[pos].set(word, own)
     }
   }
   const seen: Dictionary['seen'] = new Map()
