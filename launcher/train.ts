@@ -10,7 +10,7 @@ const SCRIPTS: Readonly<Record<string, string>> = { checks: 'judge-checks', glos
 export async function train(args: string[]): Promise<number> {
   const script = SCRIPTS[args[0] ?? '']
   const file = join(BUILD, 'train.mjs')
-  await bundleForNode(`packages/core/training/${script ?? 'train'}.ts`, file)
+  await bundleForNode(`packages/core/training/${script ?? 'reading/train'}.ts`, file)
   const { code } = await run('node', ['--enable-source-maps', file, ...(script ? args.slice(1) : args)], { cwd: ROOT, env: { ...process.env, IDOLON_ROOT: ROOT }, show: true })
   return code
 }

@@ -1,13 +1,13 @@
 /** Reading, with its model of English: apart from the rest of core, so that only what reads loads it. */
 import { unpackTables } from './read/model/tables.ts'
 import { Reader } from './read/reader.ts'
-import { englishTagger } from './read/tagger.ts'
+import { englishAnalyser, englishTagger } from './read/tagger.ts'
 
 export { type FixedFacet, Reader } from './read/reader.ts'
-export { englishTagger }
+export { englishAnalyser, englishTagger }
 
 /** A reader from the two files in packages/core/tables. @throws when they are damaged or of another version. */
-export const createReader = (words: Uint8Array, network: Uint8Array): Reader => new Reader(unpackTables(words, network), englishTagger())
+export const createReader = (words: Uint8Array, network: Uint8Array): Reader => new Reader(unpackTables(words, network), englishAnalyser())
 export { rewriteDraft, type Rewritten, type Style } from './rewrite/rewrite.ts'
 export { Suggester } from './glossary/suggest.ts'
 export { type Trim, trimFor, type Trimmed } from './output/trim.ts'

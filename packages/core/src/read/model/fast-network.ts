@@ -1,6 +1,6 @@
 import { LABELS } from './chain.ts'
 import type { WordTable } from '../words/word-table.ts'
-import { GAPS, type Item, MOST_FEATURES } from './features.ts'
+import { GAPS, MOST_FEATURES, type Sequence } from './features.ts'
 import { KERNEL } from './kernel.ts'
 import { gateWidth, type Network, outputWidth, ROWS_OUT } from './network.ts'
 import { REMEMBERED, type WordEntry } from './word-features.ts'
@@ -16,7 +16,7 @@ interface Kernel {
   addRows(out: number, matrix: number, list: number, width: number, n: number): void
   listPositive(list: number, x: number, width: number, n: number): void
   addListed(out: number, from: number, fromStep: number, matrix: number, list: number, rows: number, width: number, n: number): void
-  recur(sums: number, toGates: number, toCandidate: number, recurrent: number, h: number, n: number, hidden: number, backwards: number): void
+  recur(sums: number, toGates: number, toCandidate: number, recurrent: number, h: number, n: number, hidden: number, backwards: number, scale: number): void
   chain(p: number, scores: number, list: number, back: number, room: number, n: number): void
 }
 
@@ -27,11 +27,20 @@ const PAIRS = ROWS_OUT * ROW
 /** What is added to the score of a label that may not be. */
 const NEVER = -1e9
 
+/** What 1 is as a whole number of what the recurrent layer carries, as in the kernel. */
+const ONE = 8_191
+/** Steps of the recurrent layer's weights on either side of 0: as many as leave the sum of WIDEST products within 32 bits, and a multiple of the 127 they are packed in. */
+const MOST_STEPS = 127 * 16
+const WIDEST = 128
+const stepOf = (weights: Float64Array): number => weights.reduce((top, weight) => Math.max(top, Math.abs(weight)), 1e-9) / MOST_STEPS
+
 /** Where one direction's weights lie in memory. */
 interface Direction {
   fromInput: number
   toGates: number
   toCandidate: number
+  /** What a step of the two matrices before, which are whole numbers, is worth, times one of what they are multiplied with. */
+  scale: number
   bias: number
 }
 
@@ -79,10 +88,11 @@ export class FastNetwork {
     this.#own = this.#place(REMEMBERED * input)
     // The kernel reads a matrix column by column.
     this.#project = this.#turned(net.project, 0, input, vector, 0, vector)
-    const direction = (weights: Float64Array): Direction => ({
+    const direction = (weights: Float64Array, step = stepOf(weights)): Direction => ({
       fromInput: this.#turned(weights, 0, 3 * hidden, width, 0, input),
-      toGates: this.#turned(weights, 0, 2 * hidden, width, input, hidden),
-      toCandidate: this.#turned(weights, 2 * hidden, hidden, width, input, hidden),
+      toGates: this.#paired(weights, 0, 2 * hidden, width, input, hidden, step),
+      toCandidate: this.#paired(weights, 2 * hidden, hidden, width, input, hidden, step),
+      scale: step / ONE,
       bias: this.#turned(weights, 0, 3 * hidden, width, width - 1, 1),
     })
     this.#directions = [direction(net.gates[0]), direction(net.gates[1])]
@@ -98,7 +108,7 @@ export class FastNetwork {
   /** Undefined where the platform has no such kernel, or the network is not of a fitting width. */
   static of(net: Network): FastNetwork | undefined {
     const wasm = (globalThis as { WebAssembly?: Wasm }).WebAssembly
-    if (!wasm || net.input % 16 || net.hidden % 16) return undefined
+    if (!wasm || net.input % 16 || net.hidden % 16 || net.hidden > WIDEST) return undefined
     try {
       const bytes = Uint8Array.from(KERNEL.match(/../g) ?? [], (pair) => Number.parseInt(pair, 16))
       return new FastNetwork(net, new wasm.Instance(new wasm.Module(bytes)).exports as Kernel)
@@ -108,11 +118,12 @@ export class FastNetwork {
   }
 
   /**
-   * How probable each label of each word is, n x LABELS; see chain.ts. `held` has the one label a word may have, or -1.
+   * How probable each label of each item is, items x LABELS; see chain.ts. `held` has the one label an item may have, or -1.
    */
-  probabilities(items: readonly Item[], held: Int8Array, words: WordTable): Float64Array {
-    const n = items.length
-    if (n === 0) return new Float64Array(0)
+  probabilities({ steps, items }: Sequence, held: Int8Array, words: WordTable): Float64Array {
+    const n = steps.length
+    const m = items.length
+    if (m === 0) return new Float64Array(0)
     const { input, hidden } = this.net
     const kernel = this.#kernel
     const all = 3 * hidden
@@ -121,19 +132,20 @@ export class FastNetwork {
     const listAt = this.#place(n * (MOST_FEATURES + 2))
     const aboveAt = this.#place(n * 2 * (input + 1))
     const sumsAt = this.#place(n * all)
-    const recurrentAt = this.#place(hidden)
+    const recurrentAt = this.#place(2 * hidden)
     const hAt = [this.#place((n + 2) * hidden), this.#place((n + 2) * hidden)] as const
-    const scoresAt = this.#place(n * ROWS_OUT)
-    const chainAt = this.#place(n * 2)
+    const toldAt = [this.#place(m * hidden), this.#place(m * hidden), this.#place(m * input)] as const
+    const scoresAt = this.#place(m * ROWS_OUT)
+    const chainAt = this.#place(m * 2)
     const roomAt = this.#place(4 * ROWS_OUT)
-    const pAt = this.#place((n + 1) * ROWS_OUT) + ROW
+    const pAt = this.#place((m + 1) * ROWS_OUT) + ROW
     this.#free = start
     // Views are made once the memory has grown to what is needed.
     const memory = new Float32Array(kernel.memory.buffer)
     const list = new Uint32Array(kernel.memory.buffer)
-    for (const { entry } of items) if (this.#owners[entry.slot] !== entry) this.#keepOwn(entry, words, memory, list, listAt)
+    for (const { entry } of steps) if (this.#owners[entry.slot] !== entry) this.#keepOwn(entry, words, memory, list, listAt)
     for (let i = 0, at = listAt / 4; i < n; i++) {
-      const { entry, context, gap } = items[i]!
+      const { entry, context } = steps[i]!
       let end = at + 2
       for (let k = 0; k < context.length; k++) {
         const row = this.net.index.rowOf(context[k]!)
@@ -142,33 +154,43 @@ export class FastNetwork {
       list[at] = this.#own + entry.slot * input * 4
       list[at + 1] = end - at - 2
       at = end
+    }
+    items.forEach(({ gap }, i) => {
       list[chainAt / 4 + 2 * i] = this.#pairs + gap * PAIRS
       list[chainAt / 4 + 2 * i + 1] = this.#allowed + (held[i]! + 1) * ROW
-    }
+    })
     kernel.addRows(xAt, this.#rows, listAt, input, n)
     // Numbers below 0 count as 0, and most are.
     kernel.listPositive(aboveAt, xAt, input, n)
-    this.#directions.forEach(({ fromInput, toGates, toCandidate, bias }, backwards) => {
+    this.#directions.forEach(({ fromInput, toGates, toCandidate, scale, bias }, backwards) => {
       kernel.addListed(sumsAt, bias, 0, fromInput, aboveAt, all, input, n)
       // A row of zeros on either side, where a direction begins.
       const h = hAt[backwards]!
       memory.fill(0, h / 4, h / 4 + hidden)
       memory.fill(0, h / 4 + (n + 1) * hidden, h / 4 + (n + 2) * hidden)
-      kernel.recur(sumsAt, toGates, toCandidate, recurrentAt, h + hidden * 4, n, hidden, backwards)
+      kernel.recur(sumsAt, toGates, toCandidate, recurrentAt, h + hidden * 4, n, hidden, backwards, scale)
     })
+    // Only items get a label: what the layers before say of them, row beside row.
+    items.forEach(({ step }, i) => {
+      const gather = (to: number, from: number, width: number) => memory.copyWithin(to / 4 + i * width, from / 4 + step * width, from / 4 + (step + 1) * width)
+      gather(toldAt[0], hAt[0] + hidden * 4, hidden)
+      gather(toldAt[1], hAt[1] + hidden * 4, hidden)
+      gather(toldAt[2], xAt, input)
+    })
+    for (let k = toldAt[2] / 4, last = k + m * input; k < last; k++) if (memory[k]! < 0) memory[k] = 0
     const { bias, forwards, backwards, input: fromInput } = this.#output
-    kernel.addProducts(scoresAt, bias, 0, forwards, hAt[0] + hidden * 4, ROWS_OUT, hidden, n)
-    kernel.addProducts(scoresAt, scoresAt, ROW, backwards, hAt[1] + hidden * 4, ROWS_OUT, hidden, n)
-    kernel.addListed(scoresAt, scoresAt, ROW, fromInput, aboveAt, ROWS_OUT, input, n)
+    kernel.addProducts(scoresAt, bias, 0, forwards, toldAt[0], ROWS_OUT, hidden, m)
+    kernel.addProducts(scoresAt, scoresAt, ROW, backwards, toldAt[1], ROWS_OUT, hidden, m)
+    kernel.addProducts(scoresAt, scoresAt, ROW, fromInput, toldAt[2], ROWS_OUT, input, m)
     memory.fill(0, roomAt / 4, roomAt / 4 + ROWS_OUT)
     memory.fill(1, roomAt / 4 + ROWS_OUT, roomAt / 4 + 2 * ROWS_OUT)
     // A chain begins as if after a word without a facet.
     const before = (pAt - ROW) / 4
     memory.fill(0, before, before + ROWS_OUT)
     memory[before] = 1
-    kernel.chain(pAt, scoresAt, chainAt, GAPS * PAIRS, roomAt, n)
-    const p = new Float64Array(n * LABELS)
-    for (let i = 0, from = pAt / 4; i < n; i++, from += ROWS_OUT) for (let y = 0; y < LABELS; y++) p[i * LABELS + y] = memory[from + y]!
+    kernel.chain(pAt, scoresAt, chainAt, GAPS * PAIRS, roomAt, m)
+    const p = new Float64Array(m * LABELS)
+    for (let i = 0, from = pAt / 4; i < m; i++, from += ROWS_OUT) for (let y = 0; y < LABELS; y++) p[i * LABELS + y] = memory[from + y]!
     return p
   }
 
@@ -205,5 +227,15 @@ export class FastNetwork {
   /** A part of a matrix of rows of `width`, kept column by column. */
   #turned(matrix: Float64Array, from: number, rows: number, width: number, skip: number, columns: number): number {
     return this.#keep(Float32Array.from({ length: rows * columns }, (_, at) => matrix[(from + (at % rows)) * width + skip + Math.floor(at / rows)]!))
+  }
+  /** As `turned`, in whole steps of 16 bits: for each pair of columns all rows, two numbers each. `columns` is even. */
+  #paired(matrix: Float64Array, from: number, rows: number, width: number, skip: number, columns: number, step: number): number {
+    const whole = Int16Array.from({ length: rows * columns }, (_, at) => {
+      const [pair, row, which] = [Math.floor(at / (2 * rows)), (at >> 1) % rows, at & 1]
+      return Math.round(matrix[(from + row) * width + skip + 2 * pair + which]! / step)
+    })
+    const place = this.#place(whole.length / 2)
+    new Int16Array(this.#kernel.memory.buffer).set(whole, place / 2)
+    return place
   }
 }

@@ -1,9 +1,12 @@
 import { FACETS } from '../../facets.ts'
+import type { TokenFacts } from '../analyser.ts'
 import type { Token } from '../scan.ts'
 import type { TermHit } from '../../glossary/term-index.ts'
 import type { TextRange } from '../../text-range.ts'
 import { isFunctionWord, JOINERS, PREPOSITIONS } from '../words/function-words.ts'
 import type { WordFacts } from '../words/word-table.ts'
+import { hashText } from '../../random/seeded.ts'
+import { rolesOf } from './roles.ts'
 import { mix, OWN_TEMPLATES, type WordEntries, type WordEntry } from './word-features.ts'
 
 /** What stands between two words, as far as it tells where a phrase may end. */
@@ -11,27 +14,37 @@ export const GAP = { start: 0, none: 1, article: 2, preposition: 3, joiner: 4, c
 export type Gap = (typeof GAP)[keyof typeof GAP]
 export const GAPS = 8
 
-/** A word to be given a facet, with what the model may look at. */
-export interface Item {
-  token: Token
-  /** Index of its token in the scan. */
-  at: number
-  /** What is known of the word by itself. */
+/** A word, number or mark as the network reads it. */
+export interface Step {
+  /** What is known of it by itself. */
   entry: WordEntry
-  gap: Gap
-  /** The last preposition of the gap before it, as a hash; 0 for none. */
-  preposition: number
   /** What is known of its surroundings, each fact as one number. */
   context: number[]
 }
 
+/** A word to be given a facet. */
+export interface Item {
+  token: Token
+  /** Index of its token in the scan. */
+  at: number
+  /** Index of its step in the sequence. */
+  step: number
+  gap: Gap
+}
+
+/** A sentence or field as it is read: every word and mark in order, and those of them that get a facet. */
+export interface Sequence {
+  steps: Step[]
+  items: Item[]
+}
+
 /** All that is known of a word here, each fact as one number. */
-export const featuresOf = ({ entry, context }: Item): number[] => [...entry.features, ...context]
+export const featuresOf = ({ entry, context }: Step): number[] => [...entry.features, ...context]
 
 export interface Sources {
   words: WordEntries
-  /** Part of speech of the token at an index, as a small whole number; 0 when unknown. */
-  tags: readonly number[]
+  /** What is known of the token at an index in its sentence. */
+  facts: readonly TokenFacts[]
   /** The term of the glossary that covers the token at an index. */
   terms: readonly (TermHit | undefined)[]
   /** Facet that a label gives the text, from 1; 13 for a label that says nothing; 0 for no label. */
@@ -55,16 +68,27 @@ function verbality(lower: string, tag: number, facts: WordFacts): number {
 /** Index of VERB in the tagger's list of tags. */
 const VERB = 16
 
+/** A word to be given a facet, while it is not yet known what follows it. */
+interface Open extends Item {
+  /** The last preposition of the gap before it, as a hash; 0 for none. */
+  preposition: number
+}
+
 /**
- * The words of a stretch of text as items with features: affixes, shape, senses, clusters and tag of the word,
- * the gaps beside it, the terms it belongs to, and where in its segment and text it stands.
+ * A stretch of text as the network reads it. Every word and mark is a step, a run that is no part of the picture is one;
+ * words that say something are items besides, and know their affixes, shape, senses, clusters and tag, the gaps beside
+ * them, the terms they belong to, and where in their segment and text they stand.
  */
-export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
-  const items: Item[] = []
+export function sequenceOf(tokens: readonly Token[], sources: Sources): Sequence {
+  const steps: Step[] = []
+  const items: Open[] = []
   let gap: Gap = GAP.start
   let preposition = 0
   const quoted = quotedTokens(tokens)
+  const { words } = sources
+  words.reserve(tokens.length + 1)
   let mask = 0
+  let masked = false
   for (let at = 0; at < tokens.length; at++) {
     const token = tokens[at]!
     const { lower, kind } = token
@@ -72,23 +96,32 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
     if (mask < sources.masks.length && sources.masks[mask]!.start < token.end) {
       if (gap !== GAP.start) gap = GAP.mark
       preposition = 0
-    } else if (kind === 'mark' && lower !== '&') {
+      if (!masked) steps.push({ entry: words.noise, context: NONE })
+      masked = true
+      continue
+    }
+    masked = false
+    const tag = sources.facts[at]?.tag ?? 0
+    if (kind === 'mark' && lower !== '&') {
       if (COMMAS.has(lower)) gap = GAP.comma
       else if (STOPS.has(lower)) gap = GAP.stop
       else if (gap !== GAP.start && gap !== GAP.stop && gap !== GAP.comma) gap = GAP.mark
       preposition = 0
     } else if (isFunctionWord(lower) && !(PREPOSITIONS.has(lower) && isStranded(tokens, at))) {
       if (PREPOSITIONS.has(lower)) {
-        preposition = sources.words.of(token).id
+        preposition = words.joining(token).id
         if (gap === GAP.none || gap === GAP.article) gap = GAP.preposition
       } else if (JOINERS.has(lower)) {
         if (gap === GAP.none) gap = GAP.joiner
       } else if (gap === GAP.none) gap = GAP.article
     } else {
-      items.push({ token, at, entry: sources.words.of(token), gap, preposition, context: NONE })
+      items.push({ token, at, gap, preposition, step: steps.length })
+      steps.push({ entry: words.of(token), context: NONE })
       gap = GAP.none
       preposition = 0
+      continue
     }
+    steps.push({ entry: words.joining(token), context: [mix(JOINING_TAG_TEMPLATE, tag)] })
   }
   // Segments end at punctuation.
   const segmentStart: number[] = []
@@ -101,16 +134,19 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
   const n = items.length
   const segments = n ? segmentIndex[n - 1]! + 1 : 0
   const list = n > 0 && segments / n > 0.22 ? 1 : 0
+  const roles = rolesOf(tokens, sources.facts, words.words)
   items.forEach((item, i) => {
-    const { entry } = item
-    const { facts } = entry
-    const tag = sources.tags[item.at] ?? 0
+    const step = steps[item.step]!
+    const { role, preposition, head } = roles[item.at]!
+    const of = head >= 0 ? words.of(tokens[head]!).facts : undefined
+    const { facts } = step.entry
+    const tag = sources.facts[item.at]?.tag ?? 0
     const next = items[i + 1]
     const term = sources.terms[item.at]
     const inSegment = Math.min(i - segmentStart[i]!, 3)
     const place = sources.place > 0 ? 3 + sources.place : Math.min(segmentIndex[i]!, 3)
     const fromEnd = Math.min(segments - 1 - segmentIndex[i]!, 2)
-    item.context = [
+    step.context = [
       mix(OWN_TEMPLATES, tag),
       mix(OWN_TEMPLATES + 1, facts.verb, verbality(item.token.lower, tag, facts)),
       mix(OWN_TEMPLATES + 2, item.gap),
@@ -122,13 +158,18 @@ export function itemsOf(tokens: readonly Token[], sources: Sources): Item[] {
       mix(OWN_TEMPLATES + 8, place),
       mix(OWN_TEMPLATES + 9, fromEnd, list),
       mix(OWN_TEMPLATES + 10, next?.gap === GAP.none ? 0 : 1, inSegment),
+      mix(ROLE_TEMPLATE, role),
+      mix(ROLE_TEMPLATE + 1, role, hashText(preposition)),
     ]
-    if (term) for (let facet = 0; facet < FACETS.length; facet++) if (term.facets & (1 << facet)) item.context.push(mix(TERM_TEMPLATE, facet, term.place))
+    if (of) step.context.push(mix(ROLE_TEMPLATE + 2, of.kind1), mix(ROLE_TEMPLATE + 3, of.middle), mix(ROLE_TEMPLATE + 4, of.noun1, role), mix(ROLE_TEMPLATE + 5, head === item.at ? 1 : 0))
+    if (term) for (let facet = 0; facet < FACETS.length; facet++) if (term.facets & (1 << facet)) step.context.push(mix(TERM_TEMPLATE, facet, term.place))
   })
-  return items
+  return { steps, items }
 }
 const NONE: number[] = []
 const TERM_TEMPLATE = 100
+const JOINING_TAG_TEMPLATE = 98
+const ROLE_TEMPLATE = 110
 /** No word has more features. */
 export const MOST_FEATURES = 64
 

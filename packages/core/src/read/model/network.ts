@@ -1,5 +1,7 @@
+import type { WordTable } from '../words/word-table.ts'
 import { LABELS } from './chain.ts'
 import type { FeatureIndex } from './feature-index.ts'
+import { featuresOf, type Sequence } from './features.ts'
 
 /** Sizes of the network's layers; input and hidden are multiples of four. */
 export interface Shape {
@@ -68,8 +70,8 @@ function addProducts(out: Float64Array, outAt: number, matrix: Float64Array, fro
   }
 }
 
-/** One direction over n inputs; n x hidden. For training it leaves in `trace` the gates (n x 3 hidden) and the candidate's recurrent part (n x hidden). */
-export function recur(shape: Shape, weights: Float64Array, x: Float64Array, n: number, backwards: boolean, trace?: { g: Float64Array; c: Float64Array }): Float64Array {
+/** One direction over n inputs; n x hidden. */
+export function recur(shape: Shape, weights: Float64Array, x: Float64Array, n: number, backwards: boolean): Float64Array {
   const { input, hidden } = shape
   const width = gateWidth(shape)
   const all = 3 * hidden
@@ -94,12 +96,6 @@ export function recur(shape: Shape, weights: Float64Array, x: Float64Array, n: n
       const keep = sigmoid(sums[i * all + hidden + k]!)
       const candidate = Math.tanh(sums[i * all + 2 * hidden + k]! + reset * recurrent[k]!)
       h[i * hidden + k] = keep * (step > 0 ? h[before + k]! : 0) + (1 - keep) * candidate
-      if (trace) {
-        trace.g[(i * 3 + 0) * hidden + k] = reset
-        trace.g[(i * 3 + 1) * hidden + k] = keep
-        trace.g[(i * 3 + 2) * hidden + k] = candidate
-        trace.c[i * hidden + k] = recurrent[k]!
-      }
     }
   }
   return h
@@ -123,18 +119,31 @@ export function firstLayer(net: Network, n: number, rowsOf: (i: number) => Itera
   return x
 }
 
-/** The last layer: n x LABELS scores. */
-export function lastLayer(net: Network, n: number, x: Float64Array, forwards: Float64Array, backwards: Float64Array): Float64Array {
+/** The last layer: scores of the words at some places of the sequence, places x LABELS. Words below 0 of the first layer are 0 in `x` already. */
+export function lastLayer(net: Network, places: readonly number[], x: Float64Array, forwards: Float64Array, backwards: Float64Array): Float64Array {
   const { input, hidden, output } = net
   const width = outputWidth(net)
-  const scores = new Float64Array(n * LABELS)
+  const scores = new Float64Array(places.length * LABELS)
   const sums = new Float64Array(ROWS_OUT)
-  for (let i = 0; i < n; i++) {
+  places.forEach((i, item) => {
     for (let y = 0; y < ROWS_OUT; y++) sums[y] = output[y * width + width - 1]!
     addProducts(sums, 0, output, 0, ROWS_OUT, width, 0, hidden, forwards, i * hidden)
     addProducts(sums, 0, output, 0, ROWS_OUT, width, hidden, hidden, backwards, i * hidden)
     addProducts(sums, 0, output, 0, ROWS_OUT, width, 2 * hidden, input, x, i * input)
-    for (let y = 0; y < LABELS; y++) scores[i * LABELS + y] = sums[y]!
-  }
+    for (let y = 0; y < LABELS; y++) scores[item * LABELS + y] = sums[y]!
+  })
   return scores
+}
+
+/** Scores of the items of a sequence, items x LABELS, by the plain code; fast-network.ts gives the same. */
+export function scoresOf(net: Network, { steps, items }: Sequence, words: WordTable): Float64Array {
+  const n = steps.length
+  const x = firstLayer(
+    net,
+    n,
+    (i) => net.index.rowsOf(featuresOf(steps[i]!)),
+    (i) => words.vectorAt(steps[i]!.entry.index),
+  )
+  const places = items.map(({ step }) => step)
+  return lastLayer(net, places, x, recur(net, net.gates[0], x, n, false), recur(net, net.gates[1], x, n, true))
 }

@@ -18,8 +18,8 @@ interface Header extends Shape {
   parts: { name: string; bytes: number; scale: number }[]
 }
 
-const VERSION = 1
-const NUMBERS = ['rows', 'project', 'bias', 'forwards', 'backwards', 'output', 'pairs'] as const
+const VERSION = 2
+const NUMBERS = ['project', 'bias', 'forwards', 'backwards', 'output', 'pairs'] as const
 
 /** Rounds numbers to 8 bits, the largest to 127. */
 function rounded(numbers: ArrayLike<number>): { bytes: Uint8Array; scale: number } {
@@ -30,11 +30,32 @@ function rounded(numbers: ArrayLike<number>): { bytes: Uint8Array; scale: number
   return { bytes: new Uint8Array(whole.buffer), scale }
 }
 
+/** A row's numbers lie between -MOST and MOST of its own step. */
+const MOST = 7
+
+/**
+ * Rounds the rows of features, most of the file, to 4 bits, two a byte: each row has a step of its own, the one of 1 to 255
+ * parts of the widest that its largest number needs. `sizes` has those parts, and `scale` is the size of one.
+ */
+function packRows(rows: Float64Array, width: number): { steps: Uint8Array; sizes: Uint8Array; scale: number } {
+  const tops = Array.from({ length: rows.length / width }, (_, row) => rows.subarray(row * width, (row + 1) * width).reduce((top, number) => Math.max(top, Math.abs(number)), 0))
+  const scale = (tops.reduce((top, own) => Math.max(top, own), 0) / MOST || 1) / 255
+  const sizes = Uint8Array.from(tops, (top) => Math.max(1, Math.ceil(top / MOST / scale - 1e-9)))
+  const steps = new Uint8Array(rows.length / 2)
+  rows.forEach((number, i) => {
+    const step = Math.round(number / (sizes[Math.floor(i / width)]! * scale)) + MOST + 1
+    steps[i >> 1]! |= step << (4 * (i & 1))
+  })
+  return { steps, sizes, scale }
+}
+
+const unpackRows = (steps: Uint8Array, sizes: Uint8Array, scale: number, width: number): Float64Array =>
+  Float64Array.from({ length: steps.length * 2 }, (_, i) => (((steps[i >> 1]! >> (4 * (i & 1))) & 15) - MOST - 1) * sizes[Math.floor(i / width)]! * scale)
+
 /** The network as one file: the length of the header (32-bit, little-endian), the header as JSON, the parts. */
 export function packTables(network: Network, calibration: Calibration): Uint8Array {
   const keys = new Uint8Array(network.index.features.slice().buffer)
   const numbers: Record<(typeof NUMBERS)[number], ArrayLike<number>> = {
-    rows: network.rows,
     project: network.project,
     bias: network.bias,
     forwards: network.gates[0],
@@ -42,8 +63,11 @@ export function packTables(network: Network, calibration: Calibration): Uint8Arr
     output: network.output,
     pairs: network.pairs,
   }
+  const rows = packRows(network.rows, network.input)
   const parts = [
     { name: 'keys', bytes: keys, scale: 1 },
+    { name: 'rows', bytes: rows.steps, scale: rows.scale },
+    { name: 'row sizes', bytes: rows.sizes, scale: 1 },
     ...NUMBERS.map((name) => ({ name, ...rounded(numbers[name]) })),
   ]
   const { vector, input, hidden } = network
@@ -86,7 +110,7 @@ export function unpackTables(words: Uint8Array, file: Uint8Array): ReadingTables
       input,
       hidden,
       index: new FeatureIndex(keys),
-      rows: numbersOf('rows'),
+      rows: unpackRows(bytesOf('rows'), bytesOf('row sizes'), found.get('rows')?.scale ?? 1, input),
       project: numbersOf('project'),
       bias: numbersOf('bias'),
       gates: [numbersOf('forwards'), numbersOf('backwards')],

@@ -22,7 +22,8 @@ function shapeOf({ text, kind }: Token): number {
 }
 
 /** Templates of a word's own features; those of its surroundings are numbered from here on. */
-export const OWN_TEMPLATES = 14
+export const OWN_TEMPLATES = 15
+const JOINING_TEMPLATE = 99
 
 /** A word as a reading sees it, by itself. */
 export interface WordEntry {
@@ -39,18 +40,31 @@ export interface WordEntry {
   slot: number
 }
 
+/** What stands for a stretch that is no part of the picture. */
+const NOISE: Token = { start: 0, end: 0, text: '\u0000', lower: '\u0000', kind: 'mark' }
+
 /** Words whose entries are remembered; a writer's are far fewer. */
 export const REMEMBERED = 8_192
 
 /** What is known of words, worked out once for each. */
 export class WordEntries {
   readonly #known = new Map<string, WordEntry>()
+  readonly #joining = new Map<string, WordEntry>()
+  #next = 0
 
   /** With the index of a network, entries know their rows of it. */
   constructor(
     readonly words: WordTable,
     private readonly network?: FeatureIndex,
   ) {}
+
+  /** Makes room for the words of one sequence, so that no two of them ever have one slot. `count` is at most REMEMBERED. */
+  reserve(count: number): void {
+    if (this.#next + count <= REMEMBERED) return
+    this.#known.clear()
+    this.#joining.clear()
+    this.#next = 0
+  }
 
   of(token: Token): WordEntry {
     const known = this.#known.get(token.text)
@@ -74,12 +88,30 @@ export class WordEntries {
       [facts.coarse],
       [facts.middle],
       [facts.fine],
+      [hashText(lower.slice(-4))],
     ]
-    const features = Uint32Array.from(values, ([a, b], template) => mix(template, a, b))
-    const rows = Uint32Array.from(this.network?.rowsOf(features) ?? [])
-    if (this.#known.size >= REMEMBERED) this.#known.clear()
-    const entry = { index, facts, id, features, rows, slot: this.#known.size }
+    const entry = this.#entry(index, facts, id, Uint32Array.from(values, ([a, b], template) => mix(template, a, b)))
     this.#known.set(token.text, entry)
     return entry
+  }
+
+  /** A word or mark that only joins others: of it no more counts than which it is. */
+  joining({ lower }: Token): WordEntry {
+    const known = this.#joining.get(lower)
+    if (known) return known
+    const index = this.words.indexOf(lower)
+    const id = hashText(lower)
+    const entry = this.#entry(index, this.words.factsAt(index), id, Uint32Array.of(mix(JOINING_TEMPLATE, id)))
+    this.#joining.set(lower, entry)
+    return entry
+  }
+
+  /** What stands for a stretch that is no part of the picture. */
+  get noise(): WordEntry {
+    return this.joining(NOISE)
+  }
+
+  #entry(index: number, facts: WordFacts, id: number, features: Uint32Array): WordEntry {
+    return { index, facts, id, features, rows: Uint32Array.from(this.network?.rowsOf(features) ?? []), slot: this.#next++ % REMEMBERED }
   }
 }

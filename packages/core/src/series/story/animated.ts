@@ -1,9 +1,9 @@
 import type { WordTable } from '../../read/words/word-table.ts'
 import { beingWorth } from './beings.ts'
-import type { NounPhrase } from './noun-phrases.ts'
-import { ADV, AUX, VERB } from './parts-of-speech.ts'
+import type { NounPhrase } from '../../structure/noun-phrases.ts'
+import { ADV, AUX, VERB } from '../../read/parts-of-speech.ts'
 import { placeWorth } from './place-words.ts'
-import type { StoryToken } from './sentences.ts'
+import type { Word } from '../../structure/word.ts'
 
 /** What only somebody does. */
 const ALIVE =
@@ -13,7 +13,7 @@ const ALIVE =
  * Things that a story tells of as if they were alive: they speak or think, or, where nobody else acts, they are what the
  * sentences are about. Nouns in lower case.
  */
-export function animatedNouns(sentences: readonly { tokens: readonly StoryToken[]; phrases: readonly NounPhrase[] }[], words: WordTable): Set<string> {
+export function animatedNouns(sentences: readonly { tokens: readonly Word[]; phrases: readonly NounPhrase[] }[], words: WordTable): Set<string> {
   const found = new Set<string>()
   const leads = new Map<string, number>()
   let somebody = 0

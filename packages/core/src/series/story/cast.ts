@@ -4,10 +4,11 @@ import { beingWorth, type Gender, genderOf, isAnimal, isGroup, plainBeing, TITLE
 import { type Being, CastMemory } from './cast-memory.ts'
 import { ABSENT_AFTER, AGED, SPEECH, MEANT_FOR, GENERIC, DISTINCT, SUBORDINATE, NAMED, GATHERS, YOUNG, BESIDE, BY, PART, STANDS, VESSEL, BE } from './cast-words.ts'
 import type { Names } from './names.ts'
-import { labelOf, type NounPhrase } from './noun-phrases.ts'
-import { ADJ, ADV, AUX, NOUN, NUM, PRON, VERB } from './parts-of-speech.ts'
+import { labelOf, type NounPhrase } from '../../structure/noun-phrases.ts'
+import { ADJ, ADV, AUX, NOUN, NUM, PRON, VERB } from '../../read/parts-of-speech.ts'
 import { placeWorth } from './place-words.ts'
-import type { Sentence, StoryToken } from './sentences.ts'
+import type { Word } from '../../structure/word.ts'
+import type { Sentence } from './sentences.ts'
 
 
 const COUNT: Readonly<Record<string, number>> = { two: 2, three: 3, four: 4, five: 5 }
@@ -66,7 +67,7 @@ export class CastFinder {
     return gender ? { gender } : {}
   }
 
-  #owners(tokens: readonly StoryToken[], phrase: NounPhrase, index: number): void {
+  #owners(tokens: readonly Word[], phrase: NounPhrase, index: number): void {
     for (let i = phrase.from; i < phrase.head; i++) {
       const token = tokens[i]!
       if (/^(?:his|her|their|its)$/.test(token.lower)) {
@@ -91,7 +92,7 @@ export class CastFinder {
   }
 
   /** Whether a sentence's verb comes right after a phrase, past adverbs, an apposition or a relative clause. */
-  #acts(tokens: readonly StoryToken[], phrase: NounPhrase): boolean {
+  #acts(tokens: readonly Word[], phrase: NounPhrase): boolean {
     let i = (phrase.of ?? phrase).to
     for (let steps = 0; i < tokens.length && steps < 4; steps++, i++) {
       const token = tokens[i]!
@@ -112,7 +113,7 @@ export class CastFinder {
     return index - this.#vessel <= 4 && !this.memory.recent(index).some(({ gender }) => gender === 'female')
   }
 
-  #phrase(tokens: readonly StoryToken[], phrase: NounPhrase, phrases: readonly NounPhrase[], index: number): void {
+  #phrase(tokens: readonly Word[], phrase: NounPhrase, phrases: readonly NounPhrase[], index: number): void {
     const head = tokens[phrase.head]!
     const lower = head.lower.replace(/['’]s$|['’]$/, '')
     const before = tokens[phrase.from - 1]
@@ -167,7 +168,7 @@ export class CastFinder {
   }
 
   /** Whom a part of somebody is of: “the stomach of a boy”. Of anything else they are only known from now on, for a pronoun to come back to. */
-  #within(tokens: readonly StoryToken[], { head, of }: NounPhrase, index: number): void {
+  #within(tokens: readonly Word[], { head, of }: NounPhrase, index: number): void {
     const lower = tokens[of!.head]!.lower
     const beside = BY.test(tokens[head]!.lower)
     if (of!.name || GATHERS.test(tokens[head]!.lower) || beingWorth(lower, this.words) < 1 || (isGroup(lower) && !beside)) return
@@ -178,14 +179,14 @@ export class CastFinder {
   }
 
   /** Those who are counted or gathered: “a column of soldiers”. */
-  #gathered(tokens: readonly StoryToken[], phrase: NounPhrase, index: number): void {
+  #gathered(tokens: readonly Word[], phrase: NounPhrase, index: number): void {
     const members = phrase.of!
     const being = this.#role(tokens, { ...members, determiner: phrase.determiner }, index, 1, false)
     if (being) this.memory.appear(being, index, { start: tokens[phrase.from]!.start, end: tokens[members.to - 1]!.end }, { subject: this.#acts(tokens, phrase), meant: false })
   }
 
   /** A name's being; undefined where it names a place. */
-  #named(tokens: readonly StoryToken[], phrase: NounPhrase): Being | undefined {
+  #named(tokens: readonly Word[], phrase: NounPhrase): Being | undefined {
     const parts = tokens.slice(phrase.from, phrase.to).filter(({ kind, lower }) => kind !== 'mark' && lower !== phrase.determiner)
     if (!parts.length) return undefined
     const head = tokens[phrase.head]!
@@ -214,7 +215,7 @@ export class CastFinder {
   }
 
   /** Who a role stands for that is said beside a name: “Maud the owl”, “his sister Ann”, “a girl named Elin”, “Ada was a weaver”. */
-  #apposed(tokens: readonly StoryToken[], phrase: NounPhrase, phrases: readonly NounPhrase[]): Being | undefined {
+  #apposed(tokens: readonly Word[], phrase: NounPhrase, phrases: readonly NounPhrase[]): Being | undefined {
     if (phrase.name) return undefined
     const lower = tokens[phrase.head]!.lower
     const label = labelOf(this.story, tokens, phrase)
@@ -252,7 +253,7 @@ export class CastFinder {
   }
 
   /** Whether what is set in after a name ends with a comma or the sentence before any verb. */
-  #closes(tokens: readonly StoryToken[], from: number): boolean {
+  #closes(tokens: readonly Word[], from: number): boolean {
     for (let i = from; i < tokens.length && i - from < 10; i++) {
       if (/^[,.;:]$/.test(tokens[i]!.text) || SUBORDINATE.test(tokens[i]!.lower)) return true
       if (tokens[i]!.tag === AUX) return false
@@ -260,7 +261,7 @@ export class CastFinder {
     return from >= tokens.length
   }
 
-  #role(tokens: readonly StoryToken[], phrase: NounPhrase, index: number, worth: number, speaks: boolean): Being | undefined {
+  #role(tokens: readonly Word[], phrase: NounPhrase, index: number, worth: number, speaks: boolean): Being | undefined {
     const lower = tokens[phrase.head]!.lower.replace(/['’]$/, '')
     const label = labelOf(this.story, tokens, phrase)
     const group = isGroup(lower)
@@ -308,7 +309,7 @@ export class CastFinder {
   }
 
   /** Said of, but not there: compared with, waited for, remembered, owned by nobody in the scene. */
-  #away(tokens: readonly StoryToken[], phrase: NounPhrase, being: Being, acts: boolean): boolean {
+  #away(tokens: readonly Word[], phrase: NounPhrase, being: Being, acts: boolean): boolean {
     const before = tokens[phrase.from - 1]
     // “more than two hundred residents” are there.
     const counts = before?.lower === 'than' && /^(?:more|less|fewer|other|rather)$/.test(tokens[phrase.from - 2]?.lower ?? '') && tokens.slice(phrase.from, phrase.head).some(({ tag, kind }) => tag === NUM || kind === 'number')
@@ -329,7 +330,7 @@ export class CastFinder {
     return false
   }
 
-  #pronoun(tokens: readonly StoryToken[], i: number, index: number): void {
+  #pronoun(tokens: readonly Word[], i: number, index: number): void {
     const token = tokens[i]!
     const next = tokens[i + 1]
     const subject = next !== undefined && (next.tag === VERB || next.tag === AUX || next.tag === ADV)

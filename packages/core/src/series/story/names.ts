@@ -1,17 +1,18 @@
 import { singularOf } from '../../english/noun.ts'
 import type { WordTable } from '../../read/words/word-table.ts'
 import { TITLES } from './beings.ts'
-import { AUX, DET, NOUN, PROPN, VERB } from './parts-of-speech.ts'
+import { AUX, DET, NOUN, PROPN, VERB } from '../../read/parts-of-speech.ts'
 import { placeWorth } from './place-words.ts'
-import type { Sentence, StoryToken } from './sentences.ts'
+import type { Word } from '../../structure/word.ts'
+import type { Sentence } from './sentences.ts'
 
 const CALENDAR = /^(?:mon|tues|wednes|thurs|fri|satur|sun)days?$|^(?:january|february|march|april|may|june|july|august|september|october|november|december)$|^(?:christmas|easter|spring|summer|autumn|winter|english|french|german|bc|ad|i|i['’](?:m|d|ll|ve)|ok|tv|dna|sir|madam|god|int|ext|north|south|east|west)$/
 const OPENERS = /^(?:the|an?|he|she|it|they|we|you|his|her|its|their|our|my|your|this|that|these|those|there|here|then|now|when|while|where|what|who|why|how|as|at|in|on|by|for|from|to|of|with|without|but|and|or|so|yet|if|once|one|two|three|four|five|six|seven|eight|nine|ten|all|both|some|no|not|nobody|nothing|everybody|everything|everyone|someone|somebody|something|each|every|many|most|after|before|until|since|because|although|though|suddenly|finally|outside|inside|meanwhile|later|soon|only|even|still|just|never|always|perhaps|maybe|yes|oh|well|let|do|did|please|down|up|out|back|again|behind|beyond|beside|between|under|over|through|across|along|around|near|above|below|into|onto|off|against|toward|towards|during|another|several|few|such|first|second|third|next|last|today|tomorrow|yesterday|tonight|slowly|quietly|gently|together|instead|like|than|whoever|whatever|neither|either|none|had|was|were|is|are|has|have|would|could|should|will|can|may|might|must)$/
 
 /** What stands before the name of a place. */
 const PLACED = /^(?:in|at|to|from|into|near|through|across|towards?|of|above|below|over|around|outside|leaving|left|reached|for)$/
-const capital = ({ text, kind }: StoryToken) => kind === 'word' && /^\p{Lu}/u.test(text)
-const plain = (token: StoryToken) => token.text.replace(/['’]s$|['’]$/, '')
+const capital = ({ text, kind }: Word) => kind === 'word' && /^\p{Lu}/u.test(text)
+const plain = (token: Word) => token.text.replace(/['’]s$|['’]$/, '')
 
 /** Which words of a story are names, and which of those are names of places. */
 export class Names {
@@ -81,17 +82,17 @@ export class Names {
   }
 
   /** Whether a token belongs to a name of somebody or something. */
-  isName(token: StoryToken): boolean {
+  isName(token: Word): boolean {
     return capital(token) && !CALENDAR.test(plain(token).toLowerCase()) && this.#names.has(plain(token).toLowerCase())
   }
 
   /** Whether something is done by who is called so. */
-  acts(token: StoryToken): boolean {
+  acts(token: Word): boolean {
     return this.#acting.has(plain(token).toLowerCase())
   }
 
   /** Whether a name is said as places are. */
-  isPlace(token: StoryToken): boolean {
+  isPlace(token: Word): boolean {
     return this.#places.has(plain(token).toLowerCase())
   }
 }

@@ -1,9 +1,10 @@
 import type { WordTable } from '../../read/words/word-table.ts'
 import type { TextRange } from '../../text-range.ts'
-import { labelOf, type NounPhrase } from './noun-phrases.ts'
-import { ADP, AUX, VERB } from './parts-of-speech.ts'
+import { labelOf, type NounPhrase } from '../../structure/noun-phrases.ts'
+import { ADP, AUX, VERB } from '../../read/parts-of-speech.ts'
 import { isNoPlace, isPartOf, placeWorth } from './place-words.ts'
-import type { Sentence, StoryToken } from './sentences.ts'
+import type { Word } from '../../structure/word.ts'
+import type { Sentence } from './sentences.ts'
 import type { Names } from './names.ts'
 
 /** A place that a sentence says somebody is at or goes to. */
@@ -48,14 +49,14 @@ const WATCH = /^(?:watch|look|star|gaz|wav|call|shout|lean|listen|observ|see|saw
 
 const OPENINGS = /^(?:doors?|gates?|windows?|tables?|floor|walls?|roof|stairs|steps|bench|benches|sink|counter|corner|fence|entrance|ceiling|lights?|lamps?|clock|tap)$/
 
-const nearestVerb = (tokens: readonly StoryToken[], before: number): string => {
+const nearestVerb = (tokens: readonly Word[], before: number): string => {
   for (let i = before - 1; i >= 0 && before - i < 9; i--) if ((tokens[i]!.tag === VERB || tokens[i]!.tag === AUX) && !tokens[i]!.quoted) return tokens[i]!.lower
   return ''
 }
 /** “We were going to the sea”: not there yet. */
-const intends = (tokens: readonly StoryToken[], before: number): boolean => tokens.slice(Math.max(0, before - 4), before).some(({ lower }, k, near) => /^(?:going|headed|bound)$/.test(lower) && (near[k - 1] ?? tokens[Math.max(0, before - 4) + k - 1])?.tag === AUX)
+const intends = (tokens: readonly Word[], before: number): boolean => tokens.slice(Math.max(0, before - 4), before).some(({ lower }, k, near) => /^(?:going|headed|bound)$/.test(lower) && (near[k - 1] ?? tokens[Math.max(0, before - 4) + k - 1])?.tag === AUX)
 /** Where words of comparison, condition or wish stand before, nothing is said to be so. */
-const unreal = (tokens: readonly StoryToken[], before: number): boolean => {
+const unreal = (tokens: readonly Word[], before: number): boolean => {
   for (let i = before - 1; i >= 0 && before - i < 8; i--) {
     const { lower, text } = tokens[i]!
     // “as far as the inn” is there.

@@ -1,7 +1,7 @@
 import type { WordTable } from '../../read/words/word-table.ts'
 import { beingWorth } from './beings.ts'
-import { ADJ, ADP, ADV, AUX, DET, NOUN, PART, PRON, PROPN, VERB } from './parts-of-speech.ts'
-import type { StoryToken } from './sentences.ts'
+import { ADJ, ADP, ADV, AUX, DET, NOUN, PART, PRON, PROPN, VERB } from '../../read/parts-of-speech.ts'
+import type { Word } from '../../structure/word.ts'
 
 /** Those who do something, in the plural. */
 const MANY = /[^s]s$|(?:people|men|children|folk)$/
@@ -23,7 +23,7 @@ const plainForms = (lower: string): string[] => {
 const isVerb = (lower: string, words: WordTable) => plainForms(lower).some((form) => form.length > 1 && ((words.find(form)?.classes ?? 0) & 2) > 0)
 
 /** Whether the clause has had its verb before a token. */
-function verbSince(tokens: readonly StoryToken[], before: number): boolean {
+function verbSince(tokens: readonly Word[], before: number): boolean {
   for (let k = before - 1; k >= 0 && tokens[k]!.kind !== 'mark'; k--) if (tokens[k]!.tag === VERB || tokens[k]!.tag === AUX) return true
   return false
 }
@@ -32,7 +32,7 @@ function verbSince(tokens: readonly StoryToken[], before: number): boolean {
  * Mends what the tagger most often mistakes in tales: a verb in the present after its subject, taken for a plural noun
  * (“a runner ties her laces”, “Arden kneels and counts”). Changes the tokens it is given.
  */
-export function retag(tokens: StoryToken[], words: WordTable): void {
+export function retag(tokens: Word[], words: WordTable): void {
   tokens.forEach((token, i) => {
     // “the spectators clap to keep warm”
     if (token.tag === NOUN && !token.lower.endsWith('s') && tokens[i - 1]?.tag === NOUN && MANY.test(tokens[i - 1]!.lower) && ((words.find(token.lower)?.classes ?? 0) & 2) > 0 && ([DET, PRON, PART].includes(tokens[i + 1]?.tag ?? 0) || (tokens[i + 1]?.tag === NOUN && !tokens.some(({ tag }) => tag === VERB || tag === AUX)) || (tokens[i + 1]?.tag === ADP && !verbSince(tokens, i)))) {

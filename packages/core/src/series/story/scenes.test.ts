@@ -2,14 +2,14 @@ import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { unpackTables } from '../../read/model/tables.ts'
-import { englishTagger } from '../../reader.ts'
+import { englishAnalyser } from '../../reader.ts'
 import { MAX_SCENES } from './divide.ts'
 import { scenesOf } from './scenes.ts'
 
 const table = (name: string) => readFileSync(new URL(`../../../tables/${name}.bin`, import.meta.url))
 const { words } = unpackTables(table('words'), table('reader'))
-const tag = englishTagger()
-const read = (story: string) => scenesOf(story, words, tag)
+const analyse = englishAnalyser()
+const read = (story: string) => scenesOf(story, words, analyse)
 const brief = (story: string) => read(story).scenes.map(({ cast, place, moment }) => [cast.join(' + '), place && `${place.text}${place.carried ? ' (carried)' : ''}`, moment && `${moment.text}${moment.carried ? ' (carried)' : ''}`])
 
 describe('scenes of a story', () => {
@@ -48,7 +48,7 @@ describe('scenes of a story', () => {
 
   it('begin where they are told to, at the sentence that holds the place', () => {
     const story = 'Ada sleeps. Ben wakes. Cora sings.'
-    expect(scenesOf(story, words, tag, [15]).scenes.map(({ text }) => text)).toEqual(['Ada sleeps.', 'Ben wakes. Cora sings.'])
+    expect(scenesOf(story, words, analyse, [15]).scenes.map(({ text }) => text)).toEqual(['Ada sleeps.', 'Ben wakes. Cora sings.'])
   })
 
   it('begin at marks of the writer, which tell nothing by themselves', () => {

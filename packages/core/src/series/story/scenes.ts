@@ -1,5 +1,5 @@
 import type { WordTable } from '../../read/words/word-table.ts'
-import type { Token } from '../../read/scan.ts'
+import type { Analyser } from '../../read/analyser.ts'
 import type { TextRange } from '../../text-range.ts'
 import { animatedNouns } from './animated.ts'
 import { CastFinder } from './cast.ts'
@@ -8,11 +8,12 @@ import { beatOf } from './beat.ts'
 import { divide } from './divide.ts'
 import { type MomentMention, momentsIn } from './moments.ts'
 import { Names } from './names.ts'
-import { nounPhrasesOf } from './noun-phrases.ts'
+import { nounPhrasesOf } from '../../structure/noun-phrases.ts'
 import { type PlaceMention, placesIn } from './places.ts'
 import { retag } from './retag.ts'
-import { VERB } from './parts-of-speech.ts'
-import { type Sentence, sentencesOf, type StoryToken } from './sentences.ts'
+import { VERB } from '../../read/parts-of-speech.ts'
+import type { Word } from '../../structure/word.ts'
+import { type Sentence, sentencesOf } from './sentences.ts'
 
 /** Longest story that is divided, in UTF-16 code units: some hundred pages. */
 export const MAX_STORY = 200_000
@@ -57,15 +58,15 @@ function narrated(story: string, sentence: Sentence): string {
 function areInstructions(sentences: readonly Sentence[]): boolean {
   const orders = sentences.filter(({ tokens }) => {
     const comma = tokens.findIndex(({ text }) => text === ',')
-    const plain = (token: StoryToken | undefined) => token?.tag === VERB && !token.quoted && !/(?:ed|ing|[^s]s)$/.test(token.lower)
+    const plain = (token: Word | undefined) => token?.tag === VERB && !token.quoted && !/(?:ed|ing|[^s]s)$/.test(token.lower)
     return plain(tokens[0]) || (comma > 0 && comma < 9 && plain(tokens[comma + 1]))
   })
   return orders.length >= 2 && orders.length >= sentences.length * 0.4
 }
 
 /** All that a story says, sentence by sentence. */
-export function toldSentences(story: string, words: WordTable, tag: (text: string, tokens: readonly Token[]) => number[]): { sentences: ToldSentence[]; beings: Being[] } {
-  const sentences = sentencesOf(story, tag)
+export function toldSentences(story: string, words: WordTable, analyse: Analyser): { sentences: ToldSentence[]; beings: Being[] } {
+  const sentences = sentencesOf(story, analyse)
   for (const { tokens } of sentences) retag(tokens, words)
   const names = new Names(sentences, words)
   const parsed = sentences.map((sentence) => {
@@ -130,8 +131,8 @@ export function momentOf(sentences: readonly ToldSentence[]): { text: string; st
  * With `starts`, scenes begin at those places of the story instead, moved to the sentences they are in.
  * Ranges are UTF-16 code units of the story, in order, without overlap. Never throws; an empty story has no scenes.
  */
-export function scenesOf(story: string, words: WordTable, tag: (text: string, tokens: readonly Token[]) => number[], starts?: readonly number[]): StoryScenes {
-  const { sentences, beings } = toldSentences(story, words, tag)
+export function scenesOf(story: string, words: WordTable, analyse: Analyser, starts?: readonly number[]): StoryScenes {
+  const { sentences, beings } = toldSentences(story, words, analyse)
   return scenesBetween(story, sentences, beings, starts && sentences.length ? sentencesAt(sentences, starts) : divide(sentences))
 }
 

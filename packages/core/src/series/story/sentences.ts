@@ -1,4 +1,6 @@
-import { scan, type Token } from '../../read/scan.ts'
+import type { Analyser } from '../../read/analyser.ts'
+import { scan } from '../../read/scan.ts'
+import type { Word } from '../../structure/word.ts'
 import type { TextRange } from '../../text-range.ts'
 
 /** How a sentence's beginning is set apart from what stands before it. */
@@ -16,14 +18,7 @@ export interface Sentence extends TextRange {
   /** It is numbered as one scene or page of many. */
   staged: boolean
   /** Words, numbers and marks, in order. */
-  tokens: StoryToken[]
-}
-
-export interface StoryToken extends Token {
-  /** Part of speech, numbered as by the tagger. */
-  tag: number
-  /** Said by somebody in the story, not told by it. */
-  quoted: boolean
+  tokens: Word[]
 }
 
 const BREAK_LINE = /^[\s*#~_=–—·•-]{1,40}$/
@@ -123,10 +118,10 @@ function speakersOf(lines: readonly string[]): Set<string> {
   return new Set([...seen].filter(([name, times]) => times > 1 || (name.length > 1 && name === name.toUpperCase())).map(([name]) => name))
 }
 
-/** A story's sentences in order. `tag` gives each token of the whole story its part of speech. */
-export function sentencesOf(story: string, tag: (text: string, tokens: readonly Token[]) => number[]): Sentence[] {
+/** A story's sentences in order. */
+export function sentencesOf(story: string, analyse: Analyser): Sentence[] {
   const tokens = scan(story)
-  const tags = tag(story, tokens)
+  const facts = analyse(story, tokens)
   let next = 0
   const found: Sentence[] = []
   const all = blocks(story)
@@ -161,7 +156,7 @@ export function sentencesOf(story: string, tag: (text: string, tokens: readonly 
         if (token.start < sentence.start) continue
         const at = token.start - block.start
         const aside = speaker !== undefined && i === 0 && at < speaker[0].length
-        sentence.tokens.push({ ...token, tag: tags[next] ?? 0, quoted: spoken[at] === 1 || aside })
+        sentence.tokens.push({ ...token, tag: facts[next]?.tag ?? 0, quoted: spoken[at] === 1 || aside })
       }
       found.push(sentence)
     })

@@ -1,7 +1,7 @@
-import { FACETS } from '../src/facets.ts'
-import type { Facet } from '../src/facet.ts'
-import type { Reading } from '../src/read/reading.ts'
-import { ARTICLES, PREPOSITIONS } from '../src/read/words/function-words.ts'
+import { FACETS } from '../../src/facets.ts'
+import type { Facet } from '../../src/facet.ts'
+import type { Reading } from '../../src/read/reading.ts'
+import { wordsThatCount } from './examples.ts'
 import { type Example, facetNo } from './corpus.ts'
 
 
@@ -15,10 +15,7 @@ export class Score {
 
   add(example: Example, { phrases }: Reading): void {
     const rights = new Map<number, { words: number; right: number }>()
-    for (const match of example.text.matchAll(/\w+/g)) {
-      const lower = match[0].toLowerCase()
-      if (ARTICLES.has(lower) || PREPOSITIONS.has(lower) || lower === 'and') continue
-      const [start, end] = [match.index, match.index + match[0].length]
+    for (const { word, start, end } of wordsThatCount(example.text)) {
       const gold = facetNo(example.labels.find((label) => label.facet && label.start <= start && end <= label.end)?.facet)
       const at = phrases.findIndex((phrase) => phrase.start <= start && end <= phrase.end)
       const given = facetNo(phrases[at]?.facet)
@@ -29,7 +26,7 @@ export class Score {
       }
       if (gold !== given) {
         const around = example.text.slice(Math.max(0, start - 40), end + 30).replaceAll('\n', ' / ')
-        this.mistakes.push(`${example.id}\t${FACETS[gold - 1] ?? 'none'} -> ${FACETS[given - 1] ?? 'none'}\t${match[0]}\t${around}`)
+        this.mistakes.push(`${example.id}\t${FACETS[gold - 1] ?? 'none'} -> ${FACETS[given - 1] ?? 'none'}\t${word}\t${around}`)
       }
     }
     for (const [at, { words, right }] of rights) this.confidences.push({ raw: phrases[at]!.confidence, right: right / words })

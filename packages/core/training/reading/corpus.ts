@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { FACETS } from '../src/facets.ts'
-import type { Facet } from '../src/facet.ts'
+import { FACETS } from '../../src/facets.ts'
+import type { Facet } from '../../src/facet.ts'
 
 /** A labelled range; `facet` is undefined for noise. */
 export interface Label {
@@ -42,6 +42,9 @@ export function parseLine(marked: string): { text: string; labels: Label[] } {
   if (open.length) throw new Error(`Unclosed mark: ${marked}`)
   return { text, labels: labels.sort((a, b) => a.start - b.start) }
 }
+
+/** Who wrote and labelled a prompt: a letter for each of the other hands, and one name for our own. */
+export const handOf = ({ id }: Example): string => /^hand-(\w+)/.exec(id)?.[1] ?? 'own'
 
 export function readCorpus(folder: string, only: RegExp): Example[] {
   const examples: Example[] = []

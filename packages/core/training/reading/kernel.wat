@@ -276,14 +276,69 @@
     (v128.store offset=32 (local.get $to) (f32x4.add (v128.load offset=32 (local.get $to)) (v128.load offset=32 (local.get $what))))
     (v128.store offset=48 (local.get $to) (f32x4.add (v128.load offset=48 (local.get $to)) (v128.load offset=48 (local.get $what)))))
 
+  ;; out[r] = from[r] + scale * sum over k of x[k] * matrix[k, r], x and matrix whole numbers of 16 bits, of which a sum never
+  ;; passes 32 bits; rows is a multiple of 16, columns of 4. The matrix goes by pairs of columns: for each pair all rows, two numbers each.
+  (func $addWhole (param $out i32) (param $from i32) (param $matrix i32) (param $x i32) (param $rows i32) (param $columns i32) (param $scale v128)
+    (local $stride i32) (local $end i32) (local $m i32) (local $v i32) (local $last i32)
+    (local $a v128) (local $b v128) (local $c v128) (local $d v128) (local $s v128)
+    (local.set $stride (i32.shl (local.get $rows) (i32.const 2)))
+    (local.set $end (i32.add (local.get $out) (local.get $stride)))
+    (local.set $last (i32.add (local.get $x) (i32.shl (local.get $columns) (i32.const 1))))
+    (block $done
+      (loop $block
+        (br_if $done (i32.ge_u (local.get $out) (local.get $end)))
+        (local.set $a (v128.const i32x4 0 0 0 0))
+        (local.set $b (v128.const i32x4 0 0 0 0))
+        (local.set $c (v128.const i32x4 0 0 0 0))
+        (local.set $d (v128.const i32x4 0 0 0 0))
+        (local.set $m (local.get $matrix))
+        (local.set $v (local.get $x))
+        (block $summed
+          (loop $pair
+            (br_if $summed (i32.ge_u (local.get $v) (local.get $last)))
+            (local.set $s (v128.load32_splat (local.get $v)))
+            (local.set $a (i32x4.add (local.get $a) (i32x4.dot_i16x8_s (local.get $s) (v128.load (local.get $m)))))
+            (local.set $b (i32x4.add (local.get $b) (i32x4.dot_i16x8_s (local.get $s) (v128.load offset=16 (local.get $m)))))
+            (local.set $c (i32x4.add (local.get $c) (i32x4.dot_i16x8_s (local.get $s) (v128.load offset=32 (local.get $m)))))
+            (local.set $d (i32x4.add (local.get $d) (i32x4.dot_i16x8_s (local.get $s) (v128.load offset=48 (local.get $m)))))
+            (local.set $m (i32.add (local.get $m) (local.get $stride)))
+            (local.set $s (v128.load32_splat offset=4 (local.get $v)))
+            (local.set $a (i32x4.add (local.get $a) (i32x4.dot_i16x8_s (local.get $s) (v128.load (local.get $m)))))
+            (local.set $b (i32x4.add (local.get $b) (i32x4.dot_i16x8_s (local.get $s) (v128.load offset=16 (local.get $m)))))
+            (local.set $c (i32x4.add (local.get $c) (i32x4.dot_i16x8_s (local.get $s) (v128.load offset=32 (local.get $m)))))
+            (local.set $d (i32x4.add (local.get $d) (i32x4.dot_i16x8_s (local.get $s) (v128.load offset=48 (local.get $m)))))
+            (local.set $m (i32.add (local.get $m) (local.get $stride)))
+            (local.set $v (i32.add (local.get $v) (i32.const 8)))
+            (br $pair)))
+        (v128.store (local.get $out) (f32x4.add (v128.load (local.get $from)) (f32x4.mul (local.get $scale) (f32x4.convert_i32x4_s (local.get $a)))))
+        (v128.store offset=16 (local.get $out) (f32x4.add (v128.load offset=16 (local.get $from)) (f32x4.mul (local.get $scale) (f32x4.convert_i32x4_s (local.get $b)))))
+        (v128.store offset=32 (local.get $out) (f32x4.add (v128.load offset=32 (local.get $from)) (f32x4.mul (local.get $scale) (f32x4.convert_i32x4_s (local.get $c)))))
+        (v128.store offset=48 (local.get $out) (f32x4.add (v128.load offset=48 (local.get $from)) (f32x4.mul (local.get $scale) (f32x4.convert_i32x4_s (local.get $d)))))
+        (local.set $out (i32.add (local.get $out) (i32.const 64)))
+        (local.set $from (i32.add (local.get $from) (i32.const 64)))
+        (local.set $matrix (i32.add (local.get $matrix) (i32.const 64)))
+        (br $block))))
+
+  ;; Numbers between -1 and 1, up to the address end, as whole numbers of 16 bits, 1 as 8191.
+  (func $whole (param $to i32) (param $from i32) (param $end i32)
+    (loop $eight
+      (v128.store (local.get $to) (i16x8.narrow_i32x4_s
+        (i32x4.trunc_sat_f32x4_s (f32x4.nearest (f32x4.mul (v128.load (local.get $from)) (v128.const f32x4 8191 8191 8191 8191))))
+        (i32x4.trunc_sat_f32x4_s (f32x4.nearest (f32x4.mul (v128.load offset=16 (local.get $from)) (v128.const f32x4 8191 8191 8191 8191))))))
+      (local.set $to (i32.add (local.get $to) (i32.const 16)))
+      (local.set $from (i32.add (local.get $from) (i32.const 32)))
+      (br_if $eight (i32.lt_u (local.get $from) (local.get $end)))))
+
   ;; One direction of the gated layer over n words. sums: n x 3 hidden, what the inputs say of the gates (reset, keep, candidate);
-  ;; h: the first of n rows of hidden, with a row of zeros before and after them; recurrent: room for hidden numbers.
+  ;; h: the first of n rows of hidden, with a row of zeros before and after them;
+  ;; recurrent: room for hidden numbers, and for as many of 16 bits; scale: what a step of the two matrices, times one of $whole, is worth.
   (func (export "recur") (param $sums i32) (param $toGates i32) (param $toCandidate i32) (param $recurrent i32) (param $h i32)
-    (param $n i32) (param $hidden i32) (param $backwards i32)
-    (local $width i32) (local $stride i32) (local $left i32) (local $before i32) (local $zeros i32) (local $k i32) (local $sum i32)
+    (param $n i32) (param $hidden i32) (param $backwards i32) (param $scale f32)
+    (local $rounded i32) (local $width i32) (local $stride i32) (local $left i32) (local $before i32) (local $zeros i32) (local $k i32) (local $sum i32)
     (local $keep v128)
     (local.set $width (i32.shl (local.get $hidden) (i32.const 2)))
     (local.set $zeros (i32.sub (local.get $h) (local.get $width)))
+    (local.set $rounded (i32.add (local.get $recurrent) (local.get $width)))
     (local.set $stride (i32.mul (local.get $width) (i32.const 3)))
     (local.set $before (local.get $zeros))
     (local.set $left (local.get $n))
@@ -295,8 +350,9 @@
     (block $done
       (loop $word
         (br_if $done (i32.eqz (local.get $left)))
-        (call $addProducts (local.get $sums) (local.get $sums) (local.get $toGates) (local.get $before) (i32.shl (local.get $hidden) (i32.const 1)) (local.get $hidden))
-        (call $addProducts (local.get $recurrent) (local.get $zeros) (local.get $toCandidate) (local.get $before) (local.get $hidden) (local.get $hidden))
+        (call $whole (local.get $rounded) (local.get $before) (i32.add (local.get $before) (local.get $width)))
+        (call $addWhole (local.get $sums) (local.get $sums) (local.get $toGates) (local.get $rounded) (i32.shl (local.get $hidden) (i32.const 1)) (local.get $hidden) (f32x4.splat (local.get $scale)))
+        (call $addWhole (local.get $recurrent) (local.get $zeros) (local.get $toCandidate) (local.get $rounded) (local.get $hidden) (local.get $hidden) (f32x4.splat (local.get $scale)))
         (local.set $k (i32.const 0))
         (block $written
           (loop $four

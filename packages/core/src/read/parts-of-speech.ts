@@ -10,4 +10,5 @@ export const NUM = 9
 export const PART = 10
 export const PRON = 11
 export const PROPN = 12
+export const SCONJ = 14
 export const VERB = 16

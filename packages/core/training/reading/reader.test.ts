@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { createReader, type Reader } from '../src/reader.ts'
+import { createReader, type Reader } from '../../src/reader.ts'
 import { readCorpus } from './corpus.ts'
 import { Score } from './evaluate.ts'
 
-const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import.meta.url))
+const table = (name: string) => readFileSync(new URL(`../../tables/${name}`, import.meta.url))
 const fresh = () => createReader(table('words.bin'), table('reader.bin'))
 let reader: Reader
 beforeAll(() => {
@@ -90,7 +90,7 @@ describe('for any text', () => {
 
 it('holds on a tenth of the prompts kept back from training', () => {
   const score = new Score()
-  readCorpus(new URL('../corpus', import.meta.url).pathname, /^blind/)
+  readCorpus(new URL('../../corpus', import.meta.url).pathname, /^blind/)
     .filter((_, i) => i % 10 === 3)
     .forEach((example) => score.add(example, reader.read(example.text)))
   expect(score.macro).toBeGreaterThan(0.75)

@@ -1,6 +1,6 @@
-import type { WordTable } from '../../read/words/word-table.ts'
-import { ADJ, ADV, CCONJ, NOUN, NUM, PRON, PROPN, VERB } from './parts-of-speech.ts'
-import type { StoryToken } from './sentences.ts'
+import type { WordTable } from '../read/words/word-table.ts'
+import { ADJ, ADV, CCONJ, NOUN, NUM, PRON, PROPN, VERB } from '../read/parts-of-speech.ts'
+import type { Word } from './word.ts'
 
 /** A noun with the words that belong before it; indices into a sentence's tokens. */
 export interface NounPhrase {
@@ -19,13 +19,13 @@ export interface NounPhrase {
 
 const POSSESSIVE = /^(?:my|your|his|her|its|our|their|whose)$/
 const DETERMINERS = /^(?:the|an?|this|that|these|those|some|any|no|every|each|all|both|another|either|neither|one|many|several|few|such)$/
-const owns = ({ lower }: StoryToken) => /['’]s$|s['’]$/.test(lower) && !/^(?:it|that|there|here|he|she|what|who|let|where)['’]s$/.test(lower)
+const owns = ({ lower }: Word) => /['’]s$|s['’]$/.test(lower) && !/^(?:it|that|there|here|he|she|what|who|let|where)['’]s$/.test(lower)
 
 /** Words that are no noun whatever the tagger says of them. */
 const NEVER = new Set('then there here now again away back home together alone once soon meanwhile later outside inside upstairs downstairs yes no oh not never ever still just even only nobody everybody everyone someone somebody anyone nothing something everything'.split(' '))
 
 /** Whether a token can be a noun: by its tag, or after an article by what dictionaries say of it; `next` to the article even what is mostly a verb. */
-function isNoun(token: StoryToken, words: WordTable, determined: boolean, next: boolean): boolean {
+function isNoun(token: Word, words: WordTable, determined: boolean, next: boolean): boolean {
   if (token.kind !== 'word' || NEVER.has(token.lower)) return false
   if (token.tag === NOUN || token.tag === PROPN) return true
   if (!determined || token.tag === ADJ) return false
@@ -39,7 +39,7 @@ function isNoun(token: StoryToken, words: WordTable, determined: boolean, next: 
  * Noun phrases of a sentence, in order, none within another; what follows “of” hangs on the phrase before it.
  * `isName` tells whether a token belongs to a name, `apart` whether it is of none: the words of a time.
  */
-export function nounPhrasesOf(tokens: readonly StoryToken[], words: WordTable, isName: (index: number) => boolean, apart: (index: number) => boolean = () => false): NounPhrase[] {
+export function nounPhrasesOf(tokens: readonly Word[], words: WordTable, isName: (index: number) => boolean, apart: (index: number) => boolean = () => false): NounPhrase[] {
   const found: NounPhrase[] = []
   let at = 0
   while (at < tokens.length) {
@@ -57,7 +57,7 @@ export function nounPhrasesOf(tokens: readonly StoryToken[], words: WordTable, i
   return found
 }
 
-function phraseAt(tokens: readonly StoryToken[], from: number, words: WordTable, isName: (index: number) => boolean, apart: (index: number) => boolean): NounPhrase | undefined {
+function phraseAt(tokens: readonly Word[], from: number, words: WordTable, isName: (index: number) => boolean, apart: (index: number) => boolean): NounPhrase | undefined {
   const first = tokens[from]!
   if (first.kind === 'mark') return undefined
   if (isName(from) && !owns(first)) {
@@ -129,7 +129,7 @@ const SIDES = /^(?:north|south|east|west|back|front|far|upper|lower|inner|outer|
 const ORDINALS = /^(?:first|second|third|eldest|oldest|youngest|elder|younger|other|last)$/
 
 /** The words of a phrase as a label: less article and possessive, with what follows “of” where `whole`. */
-export function labelOf(story: string, tokens: readonly StoryToken[], phrase: NounPhrase, whole = false): string {
+export function labelOf(story: string, tokens: readonly Word[], phrase: NounPhrase, whole = false): string {
   let from = phrase.from
   if ((DETERMINERS.test(tokens[from]!.lower) || POSSESSIVE.test(tokens[from]!.lower)) && phrase.to - from > 1) from++
   const to = whole && phrase.of ? phrase.of.to : phrase.to

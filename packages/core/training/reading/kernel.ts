@@ -1,6 +1,6 @@
 /**
  * Assembles kernel.wat into src/read/model/kernel.ts. Its assembler is no dependency; install it beside:
- *   npm install --no-save wabt && npx tsx packages/core/training/kernel.ts
+ *   npm install --no-save wabt && npx tsx packages/core/training/reading/kernel.ts
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
@@ -13,4 +13,4 @@ const assembler = await (require('wabt') as () => Promise<Assembler>)()
 const here = (name: string) => new URL(name, import.meta.url)
 const { buffer } = assembler.parseWat('kernel.wat', readFileSync(here('./kernel.wat'), 'utf8'), { simd: true }).toBinary({})
 const lines = Buffer.from(buffer).toString('hex').match(/.{1,120}/g) ?? []
-writeFileSync(here('../src/read/model/kernel.ts'), `/** training/kernel.wat, assembled by training/kernel.ts. */\nexport const KERNEL =\n${lines.map((line) => `  '${line}'`).join(' +\n')}\n`)
+writeFileSync(here('../../src/read/model/kernel.ts'), `/** training/reading/kernel.wat, assembled by training/reading/kernel.ts. */\nexport const KERNEL =\n${lines.map((line) => `  '${line}'`).join(' +\n')}\n`)

@@ -1,4 +1,4 @@
-import { seededRandom } from '../src/random/seeded.ts'
+import { seededRandom } from '../../src/random/seeded.ts'
 import type { Example } from './corpus.ts'
 
 const MARKS = /[.;:!?\n{}"“”|]/
