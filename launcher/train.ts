@@ -4,7 +4,7 @@ import { BUILD, ROOT } from './places.ts'
 import { run } from './shell.ts'
 
 /** Scripts beside the one that trains the reading. */
-const SCRIPTS: Readonly<Record<string, string>> = { checks: 'judge-checks', glossary: 'make-glossary', medium: 'medium', measures: 'measures', stories: 'stories' }
+const SCRIPTS: Readonly<Record<string, string>> = { checks: 'checks', glossary: 'make-glossary', medium: 'medium', measures: 'measures', stories: 'stories' }
 
 /** `./idolon train [measure|judge]`: runs the training scripts of the reading; `train checks` judges the checks, `train glossary` makes the glossary's tables, `train medium` the one that tells kinds of picture apart, `train stories` what tells that a scene turns, `train measures` what tells a key and a depth of field. */
 export async function train(args: string[]): Promise<number> {

@@ -100,6 +100,9 @@ it('a thing is told from a time it does not belong to', () => {
 
 it('a misspelling is told from a rare word', () => {
   expect(found('unknown-word', draft('a lighthuose at dusk, chiaroscuro, a tarn'))).toEqual(['lighthuose'])
+  // A dish, a dress or a place from elsewhere is no slip, nor is a word with accents of its own.
+  for (const text of ['a bowl of pelmeni on a pine table', 'a dancer in a kebaya under a pendopo', 'a herder in a blue gákti', 'a siheyuan in snow, ink']) expect(found('unknown-word', draft(text)), text).toEqual([])
+  for (const [text, word] of [['a lantren on a hook, gouache', 'lantren'], ['a wooden brigde over a stream', 'brigde'], ['a watercolur of a heron', 'watercolur']] as const) expect(found('unknown-word', draft(text)), text).toEqual([word])
 })
 
 it('an engine says what it would lose', () => {

@@ -29,18 +29,17 @@ function touches(place: Place | undefined, words: string, { draft }: Case): bool
 const meets = (finding: Finding, expected: Expected, one: Case): boolean =>
   finding.kind === expected.kind && (expected.words.some((words) => touches(finding.where, words, one) || touches(finding.with, words, one)) || (finding.where === undefined && (finding.facet === expected.words[0] || finding.reason.includes(expected.words[0] ?? '·'))))
 
-/** Wilson's interval of a share (Wilson 1927). */
-function interval(hits: number, of: number): string {
-  if (of === 0) return '–'
-  const [z, p] = [1.96, hits / of]
-  const middle = (p + (z * z) / (2 * of)) / (1 + (z * z) / of)
-  const half = (z * Math.sqrt((p * (1 - p)) / of + (z * z) / (4 * of * of))) / (1 + (z * z) / of)
-  return `${p.toFixed(2)} (${(middle - half).toFixed(2)}–${(middle + half).toFixed(2)})`
+/** How a kind of finding did on a file of cases: right, missed, and said without being expected. */
+export interface Counts {
+  hit: number
+  missed: number
+  wrong: number
 }
 
-export function judge(file: string, show: boolean): void {
+/** What the checks find in the cases of a file beside what a colleague would. `tell` hears of each finding that is missed or wrong. */
+export function judged(file: string, tell: (line: string) => void = () => undefined): { counts: Map<FindingKind, Counts>; clean: number; quiet: number } {
   const cases = readCases(join(CORE, 'check-cases', file))
-  const counts = new Map<FindingKind, { hit: number; missed: number; wrong: number }>((Object.keys(KINDS) as FindingKind[]).map((kind) => [kind, { hit: 0, missed: 0, wrong: 0 }]))
+  const counts = new Map<FindingKind, Counts>((Object.keys(KINDS) as FindingKind[]).map((kind) => [kind, { hit: 0, missed: 0, wrong: 0 }]))
   let clean = 0
   let quiet = 0
   for (const one of cases) {
@@ -52,21 +51,18 @@ export function judge(file: string, show: boolean): void {
       if (found.length) counts.get(expected.kind)!.hit++
       else {
         counts.get(expected.kind)!.missed++
-        if (show) process.stdout.write(`${file}:${one.line} missed ${expected.kind} @ ${expected.words.join(' ~ ')}\n`)
+        tell(`${file}:${one.line} missed ${expected.kind} @ ${expected.words.join(' ~ ')}`)
       }
     }
     for (const finding of findings) {
       if (used.has(finding)) continue
       counts.get(finding.kind)!.wrong++
-      if (show) process.stdout.write(`${file}:${one.line} wrong  ${finding.kind}: ${finding.reason}\n`)
+      tell(`${file}:${one.line} wrong  ${finding.kind}: ${finding.reason}`)
     }
     if (one.expected.length === 0) {
       clean++
       if (findings.length === 0) quiet++
     }
   }
-  for (const [kind, { hit, missed, wrong }] of counts) process.stdout.write(`${kind.padEnd(18)} recall ${interval(hit, hit + missed).padEnd(18)} precision ${interval(hit, hit + wrong).padEnd(18)} of ${hit + missed}\n`)
-  process.stdout.write(`clean drafts without a finding ${interval(quiet, clean)} of ${clean}\n`)
+  return { counts, clean, quiet }
 }
-const [file = 'test.txt', show] = process.argv.slice(2)
-judge(file, show === 'show')

@@ -51,25 +51,26 @@ function candidates(list: readonly string[], word: string): string[] {
 /** Whether a word of the table lies one letter away. */
 const isOneLetterOff = (checked: Checked, word: string): boolean => candidates(checked.language.words.list, word).some((one) => Math.abs(one.length - word.length) <= 1 && distance(word, one) === 1)
 
-/** How far a misspelling may lie from its word: letters put in, left out or changed (Levenshtein 1966). */
-const reach = (word: string) => (word.length <= 6 ? 1 : word.length <= 10 ? 2 : 3)
-
+/** The word that somebody meant who wrote it with one slip: a letter put in, left out or changed (Levenshtein 1966), or two that changed places (Damerau 1964). */
 function likeliest(checked: Checked, word: string): string | undefined {
   let best: { word: string; cost: number } | undefined
-  const most = reach(word)
   const letters = Array.from(word).sort().join('')
   candidates(checked.language.words.list, word).forEach((one, rank) => {
-    if (Math.abs(one.length - word.length) > most || one.length < 3) return
-    // Letters that only changed places are one slip; a word of the trade is likelier than another.
+    if (Math.abs(one.length - word.length) > 1 || one.length < 3) return
     const far = distance(word, one)
-    const slips = far === 2 && one.length === word.length && Array.from(one).sort().join('') === letters ? 1 : far
-    if (slips > most) return
-    const cost = slips - (rank < 400 && trade.includes(one) ? 0.5 : 0) - (one.at(-1) === word.at(-1) ? 0.1 : 0)
+    const swapped = far === 2 && one.length === word.length && Array.from(one).sort().join('') === letters
+    if (far !== 1 && !swapped) return
+    // A word of the trade is likelier than another, and so is one that ends alike.
+    const cost = (rank < 400 && trade.includes(one) ? 0 : 0.5) - (one.at(-1) === word.at(-1) ? 0.1 : 0)
     if (!best || cost < best.cost) best = { word: one, cost }
   })
   return best?.word
 }
 
+/**
+ * A word that no dictionary has and that is one slip from one that is there. Any other may be a dish, a dress, an instrument or
+ * a place from elsewhere, and is left alone, as is one with accents of its own.
+ */
 export const unknownWord: Check = (checked) => {
   const seen = new Set<string>()
   return scan(checked.shown).flatMap((token) => {
@@ -77,20 +78,22 @@ export const unknownWord: Check = (checked) => {
     if (!/^[\p{Script=Latin}'’-]+$/u.test(token.lower)) return []
     const facet = checked.phraseAt(token.start)?.facet
     if (facet === 'lettering' || seen.has(token.lower)) return []
-    const bare = token.lower.normalize('NFD').replace(/\p{M}/gu, '').replace(/['’]s$/, '')
+    const bare = token.lower.replace(/['’]s$/, '')
+    if (bare.normalize('NFD') !== bare) return []
     const bad = bare.split(/[-'’]/).filter((part) => part.length >= SHORTEST && !isWord(checked, part) && !isWord(checked, bare.replaceAll('-', '')))
-    if (bad.length === 0) return []
+    if (bad.length !== 1) return []
     seen.add(token.lower)
-    const likely = bad.length === 1 ? likeliest(checked, bad[0]!) : undefined
-    const whole = likely && bare.replace(bad[0]!, likely)
+    const likely = likeliest(checked, bad[0]!)
+    if (!likely) return []
+    const whole = bare.replace(bad[0]!, likely)
     return [
       {
         kind: 'unknown-word' as const,
         severity: 'caution' as const,
         where: inText(token),
         ...(facet ? { facet } : {}),
-        reason: whole ? `“${token.text}” is no word; perhaps “${whole}”.` : `“${token.text}” is in no dictionary; an engine will guess at it.`,
-        ...(whole ? { fix: { label: `Write “${whole}”`, edits: [replacementOf(checked.draft, token, whole)], safe: false } } : {}),
+        reason: `“${token.text}” is no word; perhaps “${whole}”.`,
+        fix: { label: `Write “${whole}”`, edits: [replacementOf(checked.draft, token, whole)], safe: false },
       },
     ]
   })
