@@ -8,7 +8,7 @@ const table = JSON.parse(read('tables/associations.json')) as AssociationTable
 const never = read('glossary/lists/never.txt').split('\n').filter((line) => line && !line.startsWith('#'))
 const rows = Object.entries(table)
 /** Everything that a row of the table may show. */
-const shown = ([word, { b, m, s = [], k, n = [] }]: (typeof rows)[number]): string[] => [word, ...b.map(([what]) => what), ...(m ? [m] : []), ...s, ...(k ? [k] : []), ...n]
+const shown = ([word, { b = [], m, s = [], k, n = [] }]: (typeof rows)[number]): string[] => [word, ...b.map(([what]) => what), ...(m ? [m] : []), ...s, ...(k ? [k] : []), ...n]
 
 describe('what the glossary says of words', () => {
   it('offers no word that names a people, a party or a person, or that insults', () => {
