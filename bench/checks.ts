@@ -10,7 +10,7 @@ export const checks: Bench = async () => {
   const [kin, known, associations, glossary] = await Promise.all(['kin.bin', 'known.bin', 'associations.json', 'glossary.json'].map(table)) as [Buffer, Buffer, Buffer, Buffer]
   const tables = [kin, known, associations, glossary]
   const reader = createReader(await table('words.bin'), await table('reader.bin'))
-  const language = createLanguage(reader.words, { kin, known, associations: JSON.parse(associations.toString()) as AssociationTable, glossary: JSON.parse(glossary.toString()) as GlossaryEntry[] })
+  const language = createLanguage(reader, { kin, known, associations: JSON.parse(associations.toString()) as AssociationTable, glossary: JSON.parse(glossary.toString()) as GlossaryEntry[] })
   const engine = SHIPPED_ENGINES[0]!
   const list = texts(await prompts(), 60)
   const whole = (text: string) => {

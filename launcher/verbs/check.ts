@@ -8,7 +8,7 @@ import { jsonTable, table } from './tables.ts'
 /** `./idolon check`: what is wrong with a draft before it is tried. */
 export async function check(args: string[]): Promise<number> {
   const reader = createReader(await table('words'), await table('reader'))
-  const language = createLanguage(reader.words, { kin: await table('kin'), known: await table('known'), associations: await jsonTable<AssociationTable>('associations'), glossary: await jsonTable<GlossaryEntry[]>('glossary') })
+  const language = createLanguage(reader, { kin: await table('kin'), known: await table('known'), associations: await jsonTable<AssociationTable>('associations'), glossary: await jsonTable<GlossaryEntry[]>('glossary') })
   return answerTexts(
     'check',
     args,

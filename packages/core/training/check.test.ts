@@ -20,7 +20,7 @@ const table = (name: string) => readFileSync(new URL(`../tables/${name}.bin`, im
 const reader = createReader(table('words'), table('reader'))
 const associations = JSON.parse(readFileSync(new URL('../tables/associations.json', import.meta.url), 'utf8')) as AssociationTable
 const glossary = JSON.parse(readFileSync(new URL('../tables/glossary.json', import.meta.url), 'utf8')) as GlossaryEntry[]
-const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations, glossary })
+const language = createLanguage(reader, { kin: table('kin'), known: table('known'), associations, glossary })
 const findings = (draft: Draft, around: Around = {}): Finding[] => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, around)
 const draft = (text: string, rest: Partial<Draft> = {}): Draft => ({ ...emptyDraft(), text, ...rest })
 

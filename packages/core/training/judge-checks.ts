@@ -15,7 +15,7 @@ const table = (name: string) => readFileSync(join(CORE, 'tables', `${name}.bin`)
 const reader = createReader(table('words'), table('reader'))
 const associations = JSON.parse(readFileSync(join(CORE, 'tables/associations.json'), 'utf8')) as AssociationTable
 const glossary = JSON.parse(readFileSync(join(CORE, 'tables/glossary.json'), 'utf8')) as GlossaryEntry[]
-const language = createLanguage(reader.words, { kin: table('kin'), known: table('known'), associations, glossary })
+const language = createLanguage(reader, { kin: table('kin'), known: table('known'), associations, glossary })
 
 const flat = (text: string) => text.toLowerCase()
 function touches(place: Place | undefined, words: string, { draft }: Case): boolean {

@@ -10,7 +10,7 @@ import { readTemplate } from '../src/template/template.ts'
 const table = (name: string) => readFileSync(new URL(`../tables/${name}`, import.meta.url))
 const json = (name: string): never => JSON.parse(table(name).toString('utf8')) as never
 const reader = createReader(table('words.bin'), table('reader.bin'))
-const language = createLanguage(reader.words, { kin: table('kin.bin'), known: table('known.bin'), associations: json('associations.json'), glossary: json('glossary.json') })
+const language = createLanguage(reader, { kin: table('kin.bin'), known: table('known.bin'), associations: json('associations.json'), glossary: json('glossary.json') })
 
 describe.each(SHIPPED_TEMPLATES.map(({ body }) => [body.name, body] as const))('the frame %s', (_, body) => {
   const { parts } = readTemplate(body.text)

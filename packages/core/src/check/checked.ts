@@ -4,6 +4,13 @@ import type { Facet } from '../facet.ts'
 import type { Found, TermFinder } from '../glossary/term-finder.ts'
 import { covered } from '../phrase/marks.ts'
 import type { Noise, Phrase, Reading } from '../read/reading.ts'
+import { isFunctionWord } from '../read/words/function-words.ts'
+import type { Dimension } from '../lexicon/dimension.ts'
+import { type Saying, sayingsIn } from '../lexicon/lexicon.ts'
+import { type Owner, ownersOf } from '../lexicon/owner.ts'
+import { holds } from '../lexicon/scope.ts'
+import { type LexicalWord, lexicalWords } from '../lexicon/words.ts'
+import { type Clause, structureOf } from '../structure/structure.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Finding } from './finding.ts'
 import type { Language } from './language.ts'
@@ -20,6 +27,17 @@ export interface Around {
 
 const blank = (text: string, { start, end }: TextRange) => text.slice(0, start) + text.slice(start, end).replace(/[^\n]/g, ' ') + text.slice(end)
 
+/** Whether it is a turn of phrase that means the same wherever it stands; “from above” is of the view or of the light. */
+const isTurn = (words: readonly LexicalWord[], { from, to }: Saying): boolean => to - from > 1 && !isFunctionWord(words[from]!.lower)
+
+/** A quality that is only coming about: wet clothes that are drying are not dry. */
+const isGoingOn = (words: readonly LexicalWord[], { dimension, from, to, term }: Saying): boolean => dimension.of === 'thing' && to - from === 1 && words[from]!.lower.endsWith('ing') && !term.endsWith('ing')
+
+/** Something that the text says, with the phrase it stands in. */
+export interface Said extends Saying {
+  phrase: Phrase
+}
+
 /** A draft with all that a check may look at. Phrases that are switched off are no part of it. */
 export class Checked {
   readonly phrases: readonly Phrase[]
@@ -31,6 +49,9 @@ export class Checked {
   readonly rules: HouseRules
   readonly engine: EngineProfile | undefined
   readonly ownWords: ReadonlySet<string>
+  #words: readonly LexicalWord[] | undefined
+  #sayings: readonly Said[] | undefined
+  #clauses: readonly Clause[] | undefined
 
   constructor(
     readonly draft: Draft,
@@ -66,6 +87,36 @@ export class Checked {
       const phrase = this.phraseAt(found.start)
       return phrase && facets.includes(phrase.facet) ? [{ ...found, phrase }] : []
     })
+  }
+
+  /** The words of what is shown, as the lexicon sees them. */
+  get words(): readonly LexicalWord[] {
+    return (this.#words ??= lexicalWords(this.shown))
+  }
+
+  /** How the sentences are built; found when first asked for. */
+  get clauses(): readonly Clause[] {
+    return (this.#clauses ??= structureOf(this.shown, this.language.analyse, this.language.words))
+  }
+
+  /** What the text says of the picture by the lexicon, in order: nothing that is denied, likened or only words to be read. */
+  get sayings(): readonly Said[] {
+    return (this.#sayings ??= sayingsIn(this.words, this.isKind).flatMap((one) => {
+      const phrase = this.phraseAt(one.start) ?? this.phraseAt(one.end - 1)
+      const fits = phrase && phrase.facet !== 'lettering' && (isTurn(this.words, one) || one.dimension.facets.includes(phrase.facet))
+      return fits && !isGoingOn(this.words, one) && holds(this.words, one, this.isKind) ? [{ ...one, phrase }] : []
+    }))
+  }
+
+  saidOf(dimension: Dimension): Said[] {
+    return this.sayings.filter((one) => one.dimension === dimension)
+  }
+
+  readonly isKind = (noun: string, kind: string): boolean => this.language.kin.below(noun, kind) >= 0
+
+  /** What something is said of, as far as the sentence tells. */
+  ownersOf(one: Said): Owner[] {
+    return ownersOf(this.clauses, one, one.dimension.of === 'thing')
   }
 
   said({ start, end }: TextRange): string {

@@ -1,85 +1,108 @@
+import type { Dimension } from '../lexicon/dimension.ts'
+import { company, DIMENSIONS, media } from '../lexicon/dimensions/index.ts'
 import type { TextRange } from '../text-range.ts'
-import type { Check, Checked } from './checked.ts'
-import type { Phrase } from '../read/reading.ts'
-import { type Finding, inText } from './finding.ts'
+import type { Check, Checked, Said } from './checked.ts'
 import { aloneInCompany, desertedInCompany } from './company.ts'
+import { type Finding, inText } from './finding.ts'
+import { removing } from './fixes.ts'
+import { thereAfterAll } from './lacking.ts'
 import { isMeant } from './meant.ts'
 import { twoNumbers } from './numbers.ts'
-import { thereAfterAll } from './lacking.ts'
-import { twoQualities } from './opposites.ts'
-import { twoPostures } from './posture.ts'
-import { removing } from './fixes.ts'
-import { type Dimension, type Said, saidOf } from './values/dimension.ts'
-import { company, DIMENSIONS } from './values/index.ts'
 
-/** The season's snow on far peaks, and what was or will be, say nothing of the picture's own moment. */
-function isElsewhere({ shown }: Checked, { start, end }: TextRange): boolean {
-  return /\b(?:after|before|since|until|remembering|awaiting|dreaming of|last|next|ready for|eve of)\s+(?:the |a |an |long |heavy |days of )*$/i.test(shown.slice(0, start)) || /^(?: (?:has|have) (?:gone|left|dispersed)| (?:gone|departed|dispersed)\b| (?:chairs?|dress(?:es)?|hats?|clothes|curtains?|cottage|furniture|shoes|tyres|holiday|fruit)\b)|^[- ](?:capped|topped|covered (?:peaks?|mountains?|summits?|alps|hills?)|clad (?:peaks?|mountains?)|line|peaks?|watchman|watch|porter|gown|shift|nurse|owl|market|cap|school|train|bus|sky blue|boots|globe|leopard|queen|coat|jacket|collection|garden|palace|olympics|wheat|roll|onion|chicken|spirit)/i.test(shown.slice(end))
-}
+/** Of these a picture has only one, so that two mentions are of the same. */
+const ONE_OF_A_KIND = new Set('sky sea sun moon horizon background backdrop light ocean air water room weather scene picture composition palette'.split(' '))
 
-/** Terms that the glossary says cannot stand in one picture, beyond what is found already. */
-function excluded(checked: Checked, already: readonly Finding[]): Finding[] {
-  const isFound = ({ start, end }: TextRange) => already.some(({ where, with: other }) => [where, other].some((place) => place?.in === 'text' && place.start < end && place.end > start))
+/** Terms that the glossary says cannot stand in one picture. */
+function excluded(checked: Checked): Finding[] {
   const terms = checked.language.exclusions.saidIn(checked.shown).flatMap((found) => {
     const phrase = checked.phraseAt(found.start)
     return phrase?.facet === found.value.facet ? [{ ...found, phrase }] : []
   })
-  const found: Finding[] = []
-  terms.forEach((b, i) => {
+  for (const [i, b] of terms.entries()) {
     const a = terms.slice(0, i).find((other) => other.value.excludes.has(b.value.term) && !isMeant(checked.shown, other, b))
-    if (!a || isFound(a) || isFound(b) || found.length) return
-    found.push({
-      kind: 'contradiction',
-      severity: 'stop',
-      where: inText(a),
-      with: inText(b),
-      facet: b.phrase.facet,
-      reason: `“${checked.said(a)}” and “${checked.said(b)}” cannot both show; the picture can have one, and the engine will choose.`,
-      fix: removing(checked, a.phrase === b.phrase || b.phrase.facet === 'subject' ? b : b.phrase),
-    })
-  })
-  return found
+    if (a) return [clashing(checked, a, b, 'cannot both show')]
+  }
+  return []
 }
+
+const clashing = (checked: Checked, a: TextRange & { phrase: Said['phrase'] }, b: TextRange & { phrase: Said['phrase'] }, are: string): Finding => ({
+  kind: 'contradiction',
+  severity: 'stop',
+  where: inText(a),
+  with: inText(b),
+  facet: a.phrase.facet,
+  reason: `“${checked.said(a)}” and “${checked.said(b)}” ${are}; the picture can have one, and the engine will choose.`,
+  fix: removing(checked, a.phrase === b.phrase || b.phrase.facet === 'subject' ? b : b.phrase),
+})
 
 /** Findings on places that no other is on: one contradiction is told once. */
 const beside = (found: readonly Finding[], more: readonly Finding[]): Finding[] =>
   more.filter((one) => !found.some((other) => [one.where, one.with].every((place) => [other.where, other.with].some((its) => place?.in === 'text' && its?.in === 'text' && place.start < its.end && place.end > its.start))))
 
-/** Whether there is more than one figure, so that one may smile and another weep. */
-const hasSeveral = (checked: Checked): boolean => checked.of('subject').length > 2 || checked.of('subject').some(({ text }) => /\b(?:two|three|four|five|both|and|group|couple|pair|children|men|women|people|twins|sisters|brothers|crowd|family)\b/i.test(text)) || /\b(?:one|the other|another) (?:of them |\p{L}+ )?(?:is |are )?\p{L}+ing\b/iu.test(checked.shown)
+const isFigure = (checked: Checked, lemma: string): boolean => checked.isKind(lemma, 'person') || checked.isKind(lemma, 'animal') || checked.isKind(lemma, 'group')
 
-export const contradiction: Check = (checked) => {
+/** Whether there is more than one figure, so that one may smile and another weep. */
+function hasSeveral(checked: Checked): boolean {
+  if (checked.of('subject').length > 2) return true
+  const named = new Set<string>()
+  for (const { words, phrases } of checked.clauses)
+    for (const phrase of phrases.flatMap((one) => (one.of ? [one, one.of] : [one]))) {
+      const { lemma, lower } = words[phrase.head]!
+      if (!isFigure(checked, lemma) || phrase.determiner === 'the') continue
+      if (lemma !== lower || SEVERAL.has(phrase.determiner)) return true
+      named.add(lemma)
+    }
+  return named.size > 1 || checked.words.some(({ lower }) => lower === 'another' || lower === 'other' || lower === 'others')
+}
+const SEVERAL = new Set('two three four five six seven eight nine ten both many several all some these those'.split(' '))
+
+/** Whether two sayings are of one and the same bearer. `several`: the picture has more than one figure. */
+function ofOne(checked: Checked, a: Said, b: Said, several: boolean): boolean {
+  if (a.dimension.of === 'picture') return true
+  const [its, other] = [checked.ownersOf(a), checked.ownersOf(b)]
+  if (a.dimension.of === 'figure') {
+    // Eyes and a face are of whoever has them.
+    const known = (owners: typeof its) => owners.filter(({ lemma }) => !checked.isKind(lemma, 'body part') && !checked.isKind(lemma, 'hair'))
+    const [mine, theirs] = [known(its), known(other)]
+    // Pleats may fly while their wearer stands.
+    if ([...mine, ...theirs].some(({ lemma }) => !isFigure(checked, lemma) && checked.isKind(lemma, 'artifact'))) return false
+    if (mine.length && theirs.length) return mine.some(({ lemma }) => theirs.some((one) => one.lemma === lemma)) && !(mine.length > 1 || theirs.length > 1)
+    return !several
+  }
+  return its.some((mine) => other.some((theirs) => mine.lemma === theirs.lemma && (mine.at === theirs.at || theirs.definite || ONE_OF_A_KIND.has(mine.lemma)) && isOfAll(checked, a, b, mine.plural && mine.at === theirs.at)))
+}
+
+/** Not “red or blue”, and of several things not “old and new boats”. */
+function isOfAll(checked: Checked, a: Said, b: Said, plural: boolean): boolean {
+  const between = checked.words.slice(a.to, b.from).map(({ lower }) => lower)
+  return !between.includes('or') && !(plural && between.includes('and')) && !/[.!?\n][^]*[.!?\n]/.test(checked.shown.slice(a.end, b.start))
+}
+
+/** Two values of one dimension, of one bearer. */
+function inOneDimension(checked: Checked): { found: Finding[]; clashed: Set<Dimension> } {
   const found: Finding[] = []
-  const several = hasSeveral(checked)
-  const clashing = new Set<Dimension>()
+  const clashed = new Set<Dimension>()
   /** Pairs of phrases that are told: snow on a hot summer day is of two seasons, and need not be of two heats besides. */
   const pairs = new Set<string>()
-  const pairOf = (a: Said, b: Said) => `${a.phrase.start} ${b.phrase.start}`
+  let several: boolean | undefined
   for (const dimension of DIMENSIONS) {
-    if (dimension.ofOne && several) continue
-    const { name, clash } = dimension
-    const terms = saidOf(checked, dimension).filter((term) => !isElsewhere(checked, term))
-    const said = new Set<number>()
-    const told = new Set<Phrase>()
-    terms.forEach((a, i) => {
-      for (const b of terms.slice(i + 1)) {
-        // One phrase is told once, however many of its words say the same.
-        if (said.has(b.start) || (a.phrase !== b.phrase && (told.has(b.phrase) || pairs.has(pairOf(a, b)))) || !clash(a.value, b.value) || isMeant(checked.shown, a, b)) continue
-        said.add(b.start)
-        told.add(b.phrase)
-        clashing.add(dimension)
-        pairs.add(pairOf(a, b))
-        found.push({
-          kind: 'contradiction',
-          severity: 'stop',
-          where: inText(a),
-          with: inText(b),
-          facet: a.phrase.facet,
-          reason: `“${checked.said(a)}” and “${checked.said(b)}” are ${name}; the picture can have one, and the engine will choose.`,
-          fix: removing(checked, a.phrase === b.phrase || b.phrase.facet === 'subject' ? b : b.phrase),
-        })
-      }
-    })
+    if (dimension === media) continue
+    const terms = checked.saidOf(dimension)
+    const told = new Set<Said['phrase']>()
+    for (const [i, b] of terms.entries()) {
+      const a = terms.slice(0, i).find((other) => dimension.clash(other.value, b.value) && !pairs.has(`${other.phrase.start} ${b.phrase.start}`) && !isMeant(checked.shown, other, b) && ofOne(checked, other, b, (several ??= hasSeveral(checked))))
+      if (!a || (told.has(b.phrase) && a.phrase !== b.phrase)) continue
+      told.add(b.phrase)
+      clashed.add(dimension)
+      pairs.add(`${a.phrase.start} ${b.phrase.start}`)
+      found.push(clashing(checked, a, b, `are ${dimension.name}`))
+    }
   }
-  return [...found, ...excluded(checked, found), ...aloneInCompany(checked), ...(clashing.has(company) ? [] : desertedInCompany(checked)), ...twoPostures(checked), ...twoNumbers(checked), ...beside(found, twoQualities(checked)), ...beside(found, thereAfterAll(checked))]
+  return { found, clashed }
+}
+
+export const contradiction: Check = (checked) => {
+  const { found, clashed } = inOneDimension(checked)
+  for (const more of [() => excluded(checked), () => aloneInCompany(checked), () => (clashed.has(company) ? [] : desertedInCompany(checked)), () => twoNumbers(checked), () => thereAfterAll(checked)]) found.push(...beside(found, more()))
+  return found
 }

@@ -40,7 +40,8 @@ export class Reader {
 
   constructor(
     private readonly tables: ReadingTables,
-    private readonly analyse: Analyser,
+    /** Parts of speech and dictionary forms of a text's words. */
+    readonly analyse: Analyser,
   ) {
     this.#fast = FastNetwork.of(tables.network)
     this.#entries = new WordEntries(tables.words, tables.network.index)

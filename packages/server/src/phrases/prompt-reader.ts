@@ -20,6 +20,6 @@ export function readShown(reader: Reader, { text, marks }: Pick<Draft, 'text' | 
 
 /** What the checks know of the language; its tables are loaded when it is first asked for. */
 export const checkLanguage = (): Promise<Language> =>
-  (language ??= Promise.all([promptReader(), table('kin.bin'), table('known.bin'), table('associations.json'), table('glossary.json')]).then(([{ words }, kin, known, associations, glossary]) =>
-    createLanguage(words, { kin, known, associations: JSON.parse(associations.toString('utf8')) as AssociationTable, glossary: JSON.parse(glossary.toString('utf8')) as GlossaryEntry[] }),
+  (language ??= Promise.all([promptReader(), table('kin.bin'), table('known.bin'), table('associations.json'), table('glossary.json')]).then(([reader, kin, known, associations, glossary]) =>
+    createLanguage(reader, { kin, known, associations: JSON.parse(associations.toString('utf8')) as AssociationTable, glossary: JSON.parse(glossary.toString('utf8')) as GlossaryEntry[] }),
   ))

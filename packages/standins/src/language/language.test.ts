@@ -17,7 +17,7 @@ const require = createRequire(import.meta.url)
 const table = (file: string) => readFileSync(require.resolve(`@idolon/core/tables/${file}`))
 const json = (file: string) => JSON.parse(table(file).toString('utf8')) as never
 const { reader, kin } = knowledge()
-const language = createLanguage(reader.words, { kin: table('kin.bin'), known: table('known.bin'), associations: json('associations.json'), glossary: json('glossary.json') })
+const language = createLanguage(reader, { kin: table('kin.bin'), known: table('known.bin'), associations: json('associations.json'), glossary: json('glossary.json') })
 const synonyms = new Synonyms(json('same.json'), kin)
 const tools: JudgingTools = {
   reader,

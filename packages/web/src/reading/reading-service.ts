@@ -91,7 +91,7 @@ export class ReadingService {
   /** The checks and their vocabulary, loaded when they are first asked for. */
   #checks(reader: Reader): Promise<(draft: Draft, around: Around) => Finding[]> {
     return (this.#checking ??= Promise.all([import('@idolon/core/check'), this.checkTables()]).then(([{ checkDraft, createLanguage }, tables]) => {
-      const language = createLanguage(reader.words, tables)
+      const language = createLanguage(reader, tables)
       return (draft, around) => checkDraft(draft, reader.read(draft.text, fixedFacetsOf(draft.marks)), language, around)
     }))
   }

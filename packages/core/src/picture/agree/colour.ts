@@ -1,5 +1,6 @@
-import { colourfulness } from '../../check/values/index.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { colourfulness } from '../../lexicon/dimensions/index.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 /** Whether there is colour, how strong it is, and whether it is warm. */
 export const colourJudge: Judge = ({ text }, { mono, saturation, temperature }) => {

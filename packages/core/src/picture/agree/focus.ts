@@ -1,5 +1,6 @@
-import { focus } from '../../check/values/index.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { focus } from '../../lexicon/dimensions/index.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 const SHALLOW = /\b(?:shallow (?:depth of field|focus)|bokeh|blurred background|background blur|out of focus background|soft background)\b/i
 

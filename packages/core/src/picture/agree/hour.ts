@@ -1,7 +1,8 @@
 import { meanOf } from '../close/colours.ts'
-import { hour } from '../../check/values/index.ts'
+import { hour } from '../../lexicon/dimensions/index.ts'
 import { skyOf } from './sky.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 /** Lightness in OKLab above which nothing is a night, and below which nothing is a bright day; a lit sky, and one that is blue. */
 const NO_NIGHT = 0.58

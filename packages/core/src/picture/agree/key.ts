@@ -1,6 +1,7 @@
 import { meanOf } from '../close/colours.ts'
-import { shadow } from '../../check/values/index.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { shadow } from '../../lexicon/dimensions/index.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 const DARK = new Set(['lowkey', 'dark'])
 const LIGHT = new Set(['highkey', 'bright', 'none'])

@@ -1,5 +1,6 @@
-import { layout } from '../../check/values/index.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { layout } from '../../lexicon/dimensions/index.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 const SIDE = /\b(?:on|at|to|in) the (?:far )?(left|right)\b/i
 

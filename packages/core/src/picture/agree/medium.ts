@@ -1,6 +1,7 @@
-import { MEDIA } from '../../check/mixed-medium.ts'
+import { media } from '../../lexicon/dimensions/index.ts'
 import type { Medium } from '../shape.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 /** What each way of making may look like, as far as measures tell kinds of picture apart. */
 const LOOKS: Readonly<Record<string, readonly Medium[]>> = { photograph: ['photo'], paint: ['painting'], water: ['painting', 'flat'], drawing: ['drawing'], print: ['flat', 'drawing'], flat: ['flat', 'graphic'] }
@@ -14,7 +15,7 @@ const CALLED: Readonly<Record<Medium, string>> = { photo: 'a photograph', flat: 
 
 export const mediumJudge: Judge = ({ facet, text }, { medium }) => {
   if (medium === null || (facet !== 'medium' && facet !== 'technique')) return undefined
-  const looks = valuesIn(text, MEDIA).flatMap((value) => LOOKS[value] ?? [])
+  const looks = valuesIn(text, media).flatMap((value) => LOOKS[value] ?? [])
   const any = looks.length ? looks : (BARE.find(([pattern]) => pattern.test(text))?.[1] ?? [])
   return any.length ? verdict('medium', any.includes(medium), `its surface is that of ${CALLED[medium]}`) : undefined
 }

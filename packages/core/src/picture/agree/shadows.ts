@@ -1,5 +1,6 @@
-import { shadow } from '../../check/values/index.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { shadow } from '../../lexicon/dimensions/index.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 const HARD = new Set(['hard', 'hardlight', 'cast'])
 const SOFT = new Set(['softlight', 'overcast', 'none'])

@@ -1,6 +1,7 @@
-import { shot } from '../../check/values/index.ts'
+import { shot } from '../../lexicon/dimensions/index.ts'
 import type { Shot } from '../shape.ts'
-import { type Judge, valuesIn, verdict } from './verdict.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
+import { type Judge, verdict } from './verdict.ts'
 
 /** Steps from near to far: what is one step off is a matter of taste. */
 const STEP: Readonly<Record<string, number>> = { detail: 0, close: 0, mediumClose: 0.5, medium: 1, full: 2, wide: 3, farthest: 3 }

@@ -1,4 +1,5 @@
-import { hour } from '../../check/values/index.ts'
+import { hour } from '../../lexicon/dimensions/index.ts'
+import { valuesIn } from '../../lexicon/lexicon.ts'
 import type { Facet } from '../../facet.ts'
 import type { SwapPart } from './swap-parts.ts'
 
@@ -11,6 +12,5 @@ export function partOf({ facet, text }: { facet: Facet; text: string }): SwapPar
   if (facet === 'subject' || facet === 'colour' || facet === 'medium') return facet
   if (facet === 'technique') return OF_A_MEDIUM.test(text) ? 'medium' : null
   if (facet === 'detail') return DRESS.test(text) ? 'dress' : null
-  const lower = text.toLowerCase()
-  return facet === 'moment' && [...hour.values.values()].some((pattern) => lower.search(pattern) >= 0) ? 'hour' : null
+  return facet === 'moment' && valuesIn(text, hour).length ? 'hour' : null
 }
