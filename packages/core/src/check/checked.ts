@@ -112,7 +112,11 @@ export class Checked {
     return this.sayings.filter((one) => one.dimension === dimension)
   }
 
-  readonly isKind = (noun: string, kind: string): boolean => this.language.kin.below(noun, kind) >= 0
+  /** Whether a lower-case word is a noun of a kind, by its commonest sense; a word that is mostly something else is taken for no noun. */
+  readonly isKind = (noun: string, kind: string): boolean => {
+    const facts = this.language.words.find(noun)
+    return (facts === undefined || facts.main === NOUN_FIRST || facts.main === UNSEEN) && this.language.kin.below(noun, kind) >= 0
+  }
 
   /** What something is said of, as far as the sentence tells. */
   ownersOf(one: Said): Owner[] {
@@ -123,6 +127,10 @@ export class Checked {
     return this.draft.text.slice(start, end)
   }
 }
+
+/** Classes of the table of words: seen most often as a noun, and never seen. */
+const NOUN_FIRST = 0
+const UNSEEN = 255
 
 /** One kind of check. */
 export type Check = (checked: Checked) => Finding[]

@@ -1,5 +1,5 @@
 import type { Dimension } from '../lexicon/dimension.ts'
-import { company, DIMENSIONS, media } from '../lexicon/dimensions/index.ts'
+import { company, DIMENSIONS, material, media } from '../lexicon/dimensions/index.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Check, Checked, Said } from './checked.ts'
 import { aloneInCompany, desertedInCompany } from './company.ts'
@@ -75,7 +75,9 @@ function ofOne(checked: Checked, a: Said, b: Said, several: boolean): boolean {
 /** Not “red or blue”, and of several things not “old and new boats”. */
 function isOfAll(checked: Checked, a: Said, b: Said, plural: boolean): boolean {
   const between = checked.words.slice(a.to, b.from).map(({ lower }) => lower)
-  return !between.includes('or') && !(plural && between.includes('and')) && !/[.!?\n][^]*[.!?\n]/.test(checked.shown.slice(a.end, b.start))
+  // A tower may be of glass and steel.
+  const joined = between.includes('and') || between.includes('with')
+  return !between.includes('or') && !((plural || a.dimension === material) && joined) && !(a.dimension === material && b.from - a.to === 0) && !/[.!?\n][^]*[.!?\n]/.test(checked.shown.slice(a.end, b.start))
 }
 
 /** Two values of one dimension, of one bearer. */

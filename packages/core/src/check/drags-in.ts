@@ -3,7 +3,8 @@ import type { Check, Checked } from './checked.ts'
 import type { TextRange } from '../text-range.ts'
 import { fightsLeaveOut } from './fights-leave-out.ts'
 import { inText } from './finding.ts'
-import { impliedBy } from './leave-out-words.ts'
+import { placesThatShow } from '../lexicon/shown.ts'
+import { lexicalWords } from '../lexicon/words.ts'
 import { bareEntry } from './negated-leave-out.ts'
 
 /** A companion that comes less surely is not worth a word: a subject's first six that are listed by hand, a place's first two. */
@@ -20,12 +21,12 @@ const wordsOf = (said: string) => [...said.toLowerCase().matchAll(WORD)].map(([w
 
 /** Whether an entry rules a companion out: by its words, by what it implies, or as a kind of it. Remembered, since drafts of one project share their lists. */
 const answers = new Map<string, boolean>()
-function rulesOut({ language }: Checked, entry: string, what: string): boolean {
+function rulesOut({ language, isKind }: Checked, entry: string, what: string): boolean {
   const key = `${entry}|${what}`
   let known = answers.get(key)
   if (known === undefined) {
     const [own, its] = [wordsOf(entry), wordsOf(what)]
-    known = (own.length > 0 && own.every((word) => its.includes(word))) || its.every((word) => own.includes(word)) || (impliedBy(entry)?.find(what).length ?? 0) > 0 || (own.length === 1 && language.kin.below(what, entry) > 0)
+    known = (own.length > 0 && own.every((word) => its.includes(word))) || its.every((word) => own.includes(word)) || placesThatShow(lexicalWords(what), wordsOf(entry).join(' '), isKind).length > 0 || (own.length === 1 && language.kin.below(what, entry) > 0)
     if (answers.size > 20_000) answers.clear()
     answers.set(key, known)
   }
@@ -40,6 +41,17 @@ function ofTheSame(text: string, term: TextRange, against: RegExp): string | und
   return /\b(?:and|with|his|her|their|beside|another|an?)\b/i.test(text.slice(first, last)) ? undefined : match[0]
 }
 
+/** What is only what it is: a place or a thing has a look of its own, where a figure, a feast or a genre brings a whole costume. */
+const PLAIN = ['animal', 'plant', 'structure', 'location', 'formation', 'sea', 'lake', 'stream', 'artifact', 'food', 'area', 'vehicle', 'vegetation', 'land']
+const isPlain = ({ isKind }: Checked, term: string): boolean => PLAIN.some((kind) => isKind(term, kind))
+/** Qualities say how something is; what they may bring is nobody's surprise. */
+const isOnlyQuality = ({ language }: Checked, term: string): boolean => {
+  const facts = language.words.find(term)
+  return facts !== undefined && (facts.main === ADJECTIVE || facts.main === ADVERB)
+}
+const ADJECTIVE = 2
+const ADVERB = 3
+
 export const dragsIn: Check = (checked) => {
   const { associations } = checked.language
   const list = checked.draft.leaveOut.map((entry) => ({ entry, bare: bareEntry(entry).toLowerCase() }))
@@ -49,6 +61,7 @@ export const dragsIn: Check = (checked) => {
   const isFought = (entry: string) => (fought ??= new Set(fightsLeaveOut(checked).map((finding) => (finding.with?.in === 'leaveOut' ? finding.with.entry : '')))).has(entry)
   return checked.of('subject', 'setting', 'detail').flatMap((phrase) => {
     for (const { start, end, term } of associations.termsIn(checked.shown.slice(phrase.start, phrase.end))) {
+      if (isPlain(checked, term) || isOnlyQuality(checked, term)) continue
       for (const { what, strength } of associations.companions(term)) {
         if (strength < SURE[phrase.facet as keyof typeof SURE]) continue
         const ruled = list.find(({ bare }) => rulesOut(checked, bare, what))

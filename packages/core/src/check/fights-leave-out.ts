@@ -1,22 +1,23 @@
-import { TermFinder } from '../glossary/term-finder.ts'
+import { singularOf } from '../english/noun.ts'
+import type { IsKind } from '../lexicon/matcher.ts'
+import { isShownBy, placesThatShow } from '../lexicon/shown.ts'
+import { type LexicalWord, lexicalWords } from '../lexicon/words.ts'
+import { NOUN, PROPN } from '../read/parts-of-speech.ts'
 import type { Phrase } from '../read/reading.ts'
 import { entriesOf } from '../read/noise/leave-out.ts'
 import type { Check, Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
 import { edited, removing } from './fixes.ts'
-import { impliedBy } from './leave-out-words.ts'
 
-const NOUN = 1
-const ADJECTIVE = 4
-const WORD = /[\p{L}\p{N}]+(?:[’'-][\p{L}\p{N}]+)*/gu
-const finders = new Map<string, TermFinder<true>>()
 /** Words of a list whose kinds go by another name in the tree of kinds. */
-const KIND_OF: Readonly<Record<string, string>> = { people: 'person', persons: 'person', humans: 'person', human: 'person', figures: 'person', boats: 'watercraft', boat: 'watercraft', ships: 'watercraft', ship: 'watercraft', cars: 'motor vehicle', pets: 'domestic animal', clothes: 'clothing', toys: 'plaything', jewellery: 'jewelry', plants: 'plant', instruments: 'instrument' }
-/** Made of something, or a picture of it: no living thing. */
-const MADE_OF = /\b(?:stone|bronze|brass|marble|toy|wooden|paper|carved|painted|porcelain|plush|stuffed|tin|clay|origami|knitted|glass|iron|plaster|statue of|sculpture of|clockwork|cardboard|felt|chocolate|snow|sand|papier-mâché|gilded|stuffed)\s+(?:\p{L}+\s+)?$/iu
-const LIVING = new Set(['animal', 'animals', 'person', 'bird', 'birds', 'pets', 'domestic animal', 'insects', 'fish', 'dogs', 'cats', 'horses'])
-const COUNTED = /\b(?:an?|the|one|two|three|four|some|several|many)\s+$/i
-const PEOPLE = /^(?:people|persons?|humans?|figures?|anyone|anybody)$/
+const KIND_OF: Readonly<Record<string, string>> = { people: 'person', human: 'person', figure: 'person', boat: 'watercraft', ship: 'watercraft', car: 'motor vehicle', pet: 'domestic animal', clothes: 'clothing', toy: 'plaything', jewellery: 'jewelry' }
+/** What stands before a living thing that is none: a toy dog, a horse of bronze. */
+const MADE_OF = new Set('stone bronze brass marble toy wooden paper carved painted porcelain plush stuffed tin clay origami knitted glass iron plaster statue sculpture clockwork cardboard felt chocolate snow sand gilded ceramic embroidered'.split(' '))
+const LIVING = ['animal', 'person']
+/** Words of an entry that ask for nothing of their own: “any text”, “other people”. */
+const ANY = new Set('any all some other readable visible more much the a an'.split(' '))
+/** Steps in the tree of kinds, beyond which a thing is hardly called by the broader name. */
+const FAR = 8
 
 interface Spot {
   start: number
@@ -24,66 +25,72 @@ interface Spot {
   phrase: Phrase
 }
 
-/** Nouns of a phrase that stand for a thing, not those that only say of which kind another is: “tram” of “tram in rain”, not “paper” of “paper boat”. */
-type Thing = Spot & { word: string }
-function* thingsOf(checked: Checked, phrase: Phrase): Generator<Thing> {
-  const words = [...phrase.text.matchAll(WORD)]
-  const isNoun = (word: string) => ((checked.language.words.find(word)?.classes ?? 0) & NOUN) !== 0
-  /** More often a quality, or what is done, than a thing. */
-  const isQuality = (word: string) => {
-    const facts = checked.language.words.find(word)
-    return facts !== undefined && (facts.classes & ADJECTIVE) !== 0 && (facts.main === 1 || facts.main === 2)
-  }
-  for (let i = 0; i < words.length; i++) {
-    const word = words[i]![0].toLowerCase()
-    const next = words[i + 1]
-    const joined = next !== undefined && /^\s$/.test(phrase.text.slice(words[i]!.index + word.length, next.index))
-    // A quality goes with the word after it, though the reading may have parted them: “dry” of “dry leaves”.
-    const goesOn = joined || (next === undefined && /^\s\p{L}/u.test(checked.shown.slice(phrase.end)))
-    // By itself it is a quality too, unless it is counted or the picture is of it: “dry” is weather, “a nude” is somebody.
-    const counted = phrase.facet === 'subject' || COUNTED.test(checked.shown.slice(0, phrase.start + words[i]!.index))
-    if (!isNoun(word) || (isQuality(word) && (goesOn || !counted)) || (joined && checked.language.words.find(next![0].toLowerCase())?.main === 0)) continue
-    yield { start: phrase.start + words[i]!.index, end: phrase.start + words[i]!.index + word.length, phrase, word }
-  }
+/** Nouns that only tell of which kind another is (“sign” of “sign language”), by where they begin. */
+function namingOthers({ clauses, language }: Checked): ReadonlySet<number> {
+  const found = new Set<number>()
+  for (const { words, phrases } of clauses)
+    for (const phrase of phrases.flatMap((one) => (one.of ? [one, one.of] : [one])))
+      for (const { tag, start, lower } of words.slice(phrase.from, phrase.head)) if (tag === NOUN || tag === PROPN || ((language.words.find(lower)?.classes ?? 0) & 1) !== 0) found.add(start)
+  return found
 }
 
-const looksLikeAName = (checked: Checked, said: string) => /^\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)+/u.test(said) && !checked.language.words.find(/\p{L}+$/u.exec(/^\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)+/u.exec(said)?.[0] ?? '')?.[0].toLowerCase() ?? '')
-
-/** Where a text asks for what an entry of the leave-out list rules out. */
-function spotsOf(checked: Checked, entry: string, things: ReadonlyMap<Phrase, readonly Thing[]>): Spot[] {
+/** The words of an entry that say what it is, in the singular: “any readable words” is of the word. */
+function nameOf(entry: string): string[] {
   const bare = (entriesOf(entry)[0] ?? entry).toLowerCase()
-  let own = finders.get(bare)
-  if (!own) finders.set(bare, (own = new TermFinder([[bare, true]])))
-  if (finders.size > 2_000) finders.clear()
-  const facets = ['subject', 'action', 'detail', 'setting', 'moment', 'light', 'colour', 'medium', 'technique', 'mood', 'lettering', 'framing'] as const
-  // A word that only says of which kind another thing is does not count: “paper” of “paper lantern”.
-  const isThing = (spot: Spot) => bare.includes(' ') || ((checked.language.words.find(bare)?.classes ?? 0) & NOUN) === 0 || (things.get(spot.phrase) ?? []).some((thing) => thing.start === spot.start)
-  const implied = impliedBy(bare)
-  const spots: Spot[] = [...checked.terms(own, facets).filter(isThing), ...(implied ? checked.terms(implied, facets) : [])]
-  if (/^(?:text|texts|letters|lettering|words|writing|typography|any text|readable text|captions?)$/.test(bare)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
-  const concrete = checked.of('subject', 'action', 'detail', 'setting')
-  if (!bare.includes(' ') || /^[\p{L}]+ing [\p{L}]+$/u.test(bare)) {
-    const kind = KIND_OF[bare] ?? bare
-    const kindFacts = checked.language.words.find(kind)
-    if (kindFacts && kindFacts.classes & NOUN) {
-      for (const phrase of concrete) {
-        for (const thing of things.get(phrase) ?? []) {
-          const sure = checked.language.kin.below(thing.word, kind)
-          if (LIVING.has(kind) && MADE_OF.test(checked.shown.slice(Math.max(0, thing.start - 40), thing.start))) continue
-          if (sure > 0 || (sure < 0 && kind !== 'person' && checked.language.kin.below(thing.word, kind, true) > 0)) spots.push(thing)
-        }
-        if (PEOPLE.test(bare) && phrase.facet === 'subject' && looksLikeAName(checked, phrase.text)) spots.push({ start: phrase.start, end: phrase.end, phrase })
-      }
-    }
+  const words = lexicalWords(bare).map(({ lower }) => lower)
+  const own = words.filter((word) => !ANY.has(word))
+  return own.map((word, i) => (i === own.length - 1 ? singularOf(word) : word))
+}
+
+/** Where a text asks for what an entry of the leave-out list rules out: by its own words, by what is of its kind, and by what shows it. */
+function spotsOf(checked: Checked, entry: string, others: ReadonlySet<number>): Spot[] {
+  const { words } = checked
+  // A gull is no person, whatever else it may be called.
+  const isKind = (noun: string, kind: string) => checked.isKind(noun, kind) && !(kind === 'person' && checked.language.kin.below(noun, 'animal', true) >= 0)
+  const name = nameOf(entry)
+  const last = name.at(-1)
+  if (last === undefined) return []
+  const spots: Spot[] = []
+  const add = (from: number, to: number) => {
+    const { start } = words[from]!
+    const { end } = words[to - 1]!
+    const phrase = checked.phraseAt(start) ?? checked.phraseAt(end - 1)
+    if (phrase) spots.push({ start, end, phrase })
   }
+  const stands = (i: number) => !others.has(words[i]!.start) && words[i]!.gap !== 'hyphen' && words[i + 1]?.gap !== 'hyphen'
+  words.forEach((word, i) => {
+    if (word.forms.includes(last) && (name.length > 1 || stands(i) || word.gap === 'hyphen') && name.every((one, k) => k === name.length - 1 || words[i - name.length + 1 + k]?.forms.includes(one)) && !(word.lower !== last && /(?:ed|ing)$/.test(word.lower))) add(i - name.length + 1, i + 1)
+  })
+  const kind = KIND_OF[last] ?? last
+  const living = LIVING.some((one) => isKind(kind, one) || kind === one)
+  const isMade = (i: number) => words.slice(Math.max(0, i - 2), i).some(({ lower }) => MADE_OF.has(lower))
+  if (name.length === 1)
+    words.forEach((word, i) => {
+      if (!stands(i) || (living && isMade(i))) return
+      if (isOfKind(checked, word, kind, isKind)) add(i, i + 1)
+    })
+  const full = name.join(' ')
+  for (const { from, to } of placesThatShow(words, isShownBy(full) ? full : '', isKind)) if ((to - from > 1 || stands(from)) && !(living && isMade(from))) add(from, to)
+  if (name.length === 1 && isShownBy(last) && ['text', 'word', 'lettering', 'letter', 'writing', 'caption', 'typography'].includes(last)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
   return spots.sort((a, b) => a.start - b.start || b.end - a.end).filter((spot, i, all) => !all.slice(0, i).some((other) => other.phrase === spot.phrase))
+}
+
+/** Whether a noun is of a kind, by its commonest sense; a word that is rarely a noun is taken for none. */
+function isOfKind({ language: { kin, words } }: Checked, { lower, forms }: LexicalWord, kind: string, isKind: IsKind): boolean {
+  const facts = words.find(lower) ?? words.find(forms.at(-1)!)
+  if (!facts || (facts.classes & 1) === 0 || (facts.main !== 0 && facts.main < 4)) return false
+  return forms.some((form) => {
+    const steps = kin.below(form, kind)
+    return steps > 0 && steps <= FAR && isKind(form, kind)
+  })
 }
 
 export const fightsLeaveOut: Check = (checked) => {
   const found: Finding[] = []
-  const things = new Map(checked.draft.leaveOut.length ? checked.phrases.map((phrase) => [phrase, [...thingsOf(checked, phrase)]] as const) : [])
+  if (checked.draft.leaveOut.length === 0) return found
+  const others = namingOthers(checked)
   for (const entry of checked.draft.leaveOut) {
-    for (const spot of spotsOf(checked, entry, things)) {
+    for (const spot of spotsOf(checked, entry, others)) {
       if (found.some(({ where }) => where?.in === 'text' && where.start < spot.end && where.end > spot.start)) continue
       const said = checked.said(spot)
       const same = said.toLowerCase() === entry.toLowerCase()

@@ -1,4 +1,6 @@
 import type { Checked } from './checked.ts'
+import { formsOf } from '../lexicon/forms.ts'
+import { company } from '../lexicon/dimensions/index.ts'
 import type { TextRange } from '../text-range.ts'
 
 const NUMBERS: Record<string, number> = {
@@ -28,10 +30,15 @@ export interface Figures extends TextRange {
   number: number
 }
 
+/** Whoever does what a verb says: “hagglers”, “rowers”, though no dictionary lists them. */
+const isDoer = ({ language: { words } }: Checked, lower: string): boolean => {
+  const stem = /^(.{3,}?)([^aeiou])?\2?(?:er|or)s$/.exec(lower)
+  return stem !== null && [lower.slice(0, -3), lower.slice(0, -2), lower.slice(0, -4)].some((verb) => ((words.find(verb)?.classes ?? 0) & 2) !== 0)
+}
+
 const isFigure = (checked: Checked, word: string): boolean => {
-  const { kin } = checked.language
   const lower = word.toLowerCase()
-  return kin.below(lower, 'person') >= 0 || kin.below(lower, 'animal') >= 0 || /(?:people|faces|heads|children|cousins|men|women|folk|guests|kids|refugees|supporters|onlookers|spectators|passers-by|commuters|pilgrims|mourners|dwarves|dwarfs|elves|players|fans|couples|girls|boys)$/.test(lower)
+  return formsOf(lower).some((form) => checked.isKind(form, 'person') || checked.isKind(form, 'animal')) || (isDoer(checked, lower) && !checked.isKind(lower.slice(0, -1), 'artifact')) || /(?:people|faces|heads|children|cousins|men|women|folk|guests|kids|refugees|supporters|onlookers|spectators|passers-by|commuters|pilgrims|mourners|dwarves|dwarfs|elves|players|fans|couples|girls|boys)$/.test(lower)
 }
 
 /** Places that name many figures at once. */
@@ -59,6 +66,8 @@ export function numbersOfFigures(checked: Checked): Figures[] {
     const range = { start: match.index, end: match.index + match[0].length }
     if (!found.some((other) => other.start < range.end && other.end > range.start)) found.push({ ...range, number })
   }
+  // What the lexicon knows for a throng: “rush hour”, “packed stands”, “the whole school lined up”.
+  for (const { start, end, value } of checked.saidOf(company)) if (value === 'crowd' && !found.some((other) => other.start < end && other.end > start)) found.push({ start, end, number: 100 })
   return found.sort((a, b) => a.start - b.start)
 }
 

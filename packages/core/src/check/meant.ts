@@ -2,7 +2,7 @@ import type { TextRange } from '../text-range.ts'
 
 /** Words by which two things are told apart on purpose: places, turns, pictures within the picture. */
 const APART =
-  /\b(?:while|whereas|whilst|although|though|despite|yet|but|behind|beyond|outside|inside|indoors|outdoors|through|half|halves|together|at once|at the same time|turning|turns|becoming|becomes|fading|melting|changing|against|instead|opposite|meets|meeting|painting of|picture of|photograph of|poster of|postcard of|dream(?!y)\p{L}*|remember\p{L}*|memory|imagin\p{L}*|after|before|since|until|from .{1,30} to|contrast\p{L}*|versus|unlike|accent|accents|except|only|apart from|one part|the other|on one side)\b/iu
+  /\b(?:while|whereas|whilst|although|though|despite|yet|but|behind|beyond|outside|inside|indoors|outdoors|(?:seen|glimpsed|viewed|visible) through|through (?:an?|the|its|his|her|their) (?:\p{L}+ )?(?:window|windows|door|doorway|arch|archway|glass|gap|hole|curtain|gate|porthole)|half|halves|together|at once|at the same time|turning|turns|becoming|becomes|fading|melting|changing|against|instead|opposite|meets|meeting|painting of|picture of|photograph of|poster of|postcard of|dream(?!y)\p{L}*|remember\p{L}*|memory|imagin\p{L}*|after|before|since|until|from .{1,30} to|contrast\p{L}*|versus|unlike|accent|accents|except|only|apart from|one part|the other|on one side)\b/iu
 /** Words by which the second of two things is no more than compared or seen in a glass; they count only close before it. */
 const COMPARED = /\b(?:like|as if|almost|reflect\p{L}*|mirror\p{L}*)\b[^,;]*$/iu
 /** Right after the second, words that put it elsewhere: “fog in the valley, clear sky above it”. */
@@ -21,5 +21,5 @@ export function isMeant(text: string, a: TextRange, b: TextRange): boolean {
   if (APART.test(between) || COMPARED.test(between) || BESIDE.test(text.slice(last.end))) return true
   // “while” and “half” may stand before both.
   const start = Math.max(...[...text.slice(0, first.start).matchAll(/[.!?;\n]/g)].map((match) => match.index + 1), 0)
-  return !SENTENCE_END.test(between) && /\b(?:while|although|though|despite|both|half|through|reflected|dreams?|imagines?)\b/i.test(text.slice(start, first.start))
+  return !SENTENCE_END.test(between) && /\b(?:while|although|though|despite|both|half|reflected|dreams?|imagines?)\b/i.test(text.slice(start, first.start))
 }

@@ -1,28 +1,41 @@
-import type { Check, Checked } from './checked.ts'
-import { DIVIDED, isMeant } from './meant.ts'
+import { media } from '../lexicon/dimensions/index.ts'
+import type { Check, Checked, Said } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
 import { removing } from './fixes.ts'
-import { media } from '../lexicon/dimensions/index.ts'
+import { DIVIDED, isMeant } from './meant.ts'
 
-/** Read as a technique, these are still what the picture is. */
-const SURFACES = new Set(['paint', 'water', 'print', 'drawing', 'render', 'flat'])
-/** What may also be a thing in another picture; it is the medium where the text begins with it. */
-const OBJECTS = new Set(['sculpture', 'textile', 'glass'])
-const MIXED = /\b(?:mixed[- ]media|collage|montage|overpaint\p{L}*|hand[- ](?:tinted|coloured|colored)|based on a photograph|combined with|blend of|mix of|(?:layered|printed|painted|drawn|stitched|glued) (?:over|on)|on top of|with touches of|pinned|taped|hanging|framed|in a frame|on the (?:wall|table|desk)|holding (?:an?|the|his|her)|style of|in the manner of|like an?)\b/iu
+/** What may also be a thing in another picture, or a colour: it is the medium where it was read so, or the text begins with it. */
+const OBJECTS = new Set(['sculpture', 'textile', 'glass', 'street', 'paper'])
+/** Words that bring two ways of making together on purpose. */
+const MIXED = new Set('collage montage overpainted overpainting tinted handtinted combined blend mix layered stitched glued touches pinned taped hanging framed style manner like mixed embroidered over on'.split(' '))
+const JOINED = new Set('of on over with and from after under into'.split(' '))
 
-/** Whether words stand by themselves between commas: then they are what the picture is, whatever they were read as. */
-const isAlone = ({ shown }: Checked, start: number, end: number): boolean => /(?:^|[,;.\n])\s*(?:an?\s+|the\s+)?$/i.test(shown.slice(0, start)) && /^\s*(?:[,;.\n]|$)/.test(shown.slice(end))
+/** Whether words stand by themselves between marks: then they are what the picture is, whatever they were read as. */
+const isAlone = ({ words, shown }: Checked, { from, to, start, end }: Said): boolean => {
+  const first = words[from - 1]
+  const opens = first === undefined || words[from]!.gap === 'mark' || /[,;:.\n—–]\s*(?:an?|the)?\s*$/i.test(shown.slice(0, start))
+  return opens && (words[to] === undefined || words[to]!.gap === 'mark' || /^\s*(?:of|on|in|under|with)\b/.test(shown.slice(end)))
+}
+
+/** Whether a saying is about how the picture is made, not about a thing in it or a colour. */
+function isOfThePicture(checked: Checked, one: Said): boolean {
+  const { facet, start } = one.phrase
+  if (facet === 'medium') return true
+  if (OBJECTS.has(one.value)) return start === checked.phrases[0]?.start
+  return isAlone(checked, one) || (facet === 'technique' && (start === one.start || one.phrase.end === one.end || checked.words[one.from - 1]?.start === start))
+}
 
 export const mixedMedium: Check = (checked) => {
-  if (MIXED.test(checked.shown) || DIVIDED.test(checked.shown)) return []
-  const first = checked.phrases[0]?.start
-  const terms = checked.saidOf(media).filter(({ start, end, value, phrase }) => phrase.facet === 'medium' || isAlone(checked, start, end) || (OBJECTS.has(value) && phrase.start === first) || (phrase.facet === 'technique' && (phrase.start === start || phrase.end === end) && SURFACES.has(value)))
-  const found: Finding[] = []
-  terms.forEach((b, i) => {
-    if (found.length) return
-    const a = terms.slice(0, i).find((other) => (other.phrase !== b.phrase || !/\b(?:of|on|over|with|and ink|after|from)\b/i.test(checked.shown.slice(other.end, b.start))) && media.clash(other.value, b.value) && !isMeant(checked.shown, other, b))
-    if (!a) return
-    found.push({
+  if (DIVIDED.test(checked.shown) || checked.words.some(({ lower }, i) => lower === 'mixed' && checked.words[i + 1]?.lower === 'media')) return []
+  const terms = checked.saidOf(media).filter((one) => isOfThePicture(checked, one))
+  for (const [i, b] of terms.entries()) {
+    const a = terms.slice(0, i).find((other) => {
+      const between = checked.words.slice(other.to, b.from)
+      const joined = other.phrase === b.phrase && between.every(({ gap }) => gap !== 'mark') && b.from > other.to && between.some(({ lower }) => JOINED.has(lower))
+      return !joined && media.clash(other.value, b.value) && !between.some(({ lower }) => MIXED.has(lower) && lower !== 'on' && lower !== 'over') && !isMeant(checked.shown, other, b) && !(between.length <= 2 && between.some(({ lower }) => lower === 'over' || lower === 'and' || lower === 'with'))
+    })
+    if (!a) continue
+    const found: Finding = {
       kind: 'mixed-medium',
       severity: 'caution',
       where: inText(a),
@@ -30,7 +43,8 @@ export const mixedMedium: Check = (checked) => {
       facet: 'medium',
       reason: `A picture is “${checked.said(a)}” or “${checked.said(b)}”; asked for both, an engine gives a smear between them.`,
       fix: removing(checked, a.phrase === b.phrase ? b : b.phrase),
-    })
-  })
-  return found
+    }
+    return [found]
+  }
+  return []
 }

@@ -1,14 +1,16 @@
-import { type Element, type Sets, sequencesOf } from './term.ts'
+import { type Choices, type Sets, turnsOf } from './term.ts'
 import type { LexicalWord } from './words.ts'
 
 interface Node<T> {
-  words: Map<string, Node<T>>
-  any?: Node<T>
-  kinds: Map<string, Node<T>>
+  /** What may follow, by the same choices of words. */
+  byChoices: Map<string, Node<T>>
+  words: Map<string, Node<T>[]>
+  any: Node<T>[]
+  kinds: { kind: string; next: Node<T> }[]
   numbers: { from: number; to: number; next: Node<T> }[]
   values: T[]
 }
-const newNode = <T>(): Node<T> => ({ words: new Map(), kinds: new Map(), numbers: [], values: [] })
+const newNode = <T>(): Node<T> => ({ byChoices: new Map(), words: new Map(), any: [], kinds: [], numbers: [], values: [] })
 
 /** A term found: `from` and `to` are places in the list of words, `to` one past the last. */
 export interface Match<T> {
@@ -31,12 +33,12 @@ export class Matcher<T> {
 
   /** @throws when a term of the table is ill-formed. */
   constructor(entries: Iterable<readonly [term: string, value: T]>, sets: Sets = {}) {
-    for (const [term, value] of entries) for (const elements of sequencesOf(term, sets)) this.#add(elements, value)
+    for (const [term, value] of entries) for (const places of turnsOf(term, sets)) this.#add(places, value)
   }
 
-  #add(elements: readonly Element[], value: T): void {
+  #add(places: readonly Choices[], value: T): void {
     let node = this.#root
-    for (const element of elements) node = step(node, element)
+    for (const choices of places) node = step(node, choices)
     if (!node.values.includes(value)) node.values.push(value)
   }
 
@@ -47,13 +49,11 @@ export class Matcher<T> {
       if (passed === 0) for (const value of node.values) found.push({ from, to: at, value })
       const word = words[at]
       if (!word || (at > from && word.gap === 'mark')) return
-      for (const form of word.forms) {
-        const next = node.words.get(form)
-        if (next) walk(next, from, at + 1, 0)
-      }
-      if (node.any && word.number === undefined) walk(node.any, from, at + 1, 0)
-      for (const [kind, next] of node.kinds) if (word.forms.some((form) => isKind(form, kind))) walk(next, from, at + 1, 0)
-      if (word.number !== undefined) for (const range of node.numbers) if (range.from <= word.number && word.number <= range.to) walk(range.next, from, at + 1, 0)
+      const next = new Set<Node<T>>(word.number === undefined ? node.any : [])
+      for (const form of word.forms) for (const one of node.words.get(form) ?? []) next.add(one)
+      for (const one of node.kinds) if (!next.has(one.next) && word.forms.some((form) => isKind(form, one.kind))) next.add(one.next)
+      if (word.number !== undefined) for (const range of node.numbers) if (range.from <= word.number && word.number <= range.to) next.add(range.next)
+      for (const one of next) walk(one, from, at + 1, 0)
       if (at > from && passed < PASSED_AT_MOST && isPassed(word)) walk(node, from, at + 1, passed + 1)
     }
     for (let from = 0; from < words.length; from++) walk(this.#root, from, from, 0)
@@ -61,22 +61,21 @@ export class Matcher<T> {
   }
 }
 
-function step<T>(node: Node<T>, element: Element): Node<T> {
-  switch (element.is) {
-    case 'any':
-      return (node.any ??= newNode())
-    case 'number': {
-      const known = node.numbers.find(({ from, to }) => from === element.from && to === element.to)
-      if (known) return known.next
-      const next = newNode<T>()
-      node.numbers.push({ from: element.from, to: element.to, next })
-      return next
-    }
-    default: {
-      const [map, key] = element.is === 'kind' ? [node.kinds, element.kind] : [node.words, element.word]
-      let next = map.get(key)
-      if (!next) map.set(key, (next = newNode()))
-      return next
+function step<T>(node: Node<T>, choices: Choices): Node<T> {
+  const key = JSON.stringify(choices)
+  const known = node.byChoices.get(key)
+  if (known) return known
+  const next = newNode<T>()
+  node.byChoices.set(key, next)
+  for (const one of choices) {
+    if (one.is === 'any') node.any.push(next)
+    else if (one.is === 'kind') node.kinds.push({ kind: one.kind, next })
+    else if (one.is === 'number') node.numbers.push({ from: one.from, to: one.to, next })
+    else {
+      const list = node.words.get(one.word)
+      if (list) list.push(next)
+      else node.words.set(one.word, [next])
     }
   }
+  return next
 }

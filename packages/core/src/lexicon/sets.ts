@@ -3,6 +3,8 @@ import type { Sets } from './term.ts'
 /** Words that terms of the tables stand for together, written `{name}` there. */
 export const SETS: Sets = {
   flame: 'candle fire lantern torch match flame hearth lamp taper firelight candlelight rushlight',
+  worked: 'make carve cast hew forge cut weave knit build fold blow sew hammer mould chisel fashion construct',
+  metal: 'steel iron brass bronze copper tin pewter silver gold aluminium chrome lead',
   hair: 'hair curl lock braid plait ponytail tress mane fringe',
   worn: 'wear don sport in',
   vivid: 'vivid vibrant saturated bright brilliant garish neon candy lurid psychedelic jewel riotous bold intense loud blazing electric clashing',

@@ -10,29 +10,35 @@ export type Element =
 /** Names for sets of words that many terms share: `{hair}` in a term stands for any of them. */
 export type Sets = Readonly<Record<string, string>>
 
-/** No term may stand for more sequences than this; one that does is written too broadly. */
-const MOST = 3_000
+/** One place in a turn of phrase: what may stand there. */
+export type Choices = readonly Element[]
+
+/** No term may have more places than this that can be left out. */
+const MOST_OPTIONAL = 6
 
 /**
- * The sequences of elements that a term stands for. A term is words separated by spaces:
+ * The turns of phrase that a term stands for, each a list of places. A term is words separated by spaces:
  * `word` in any form; `a|b` either; `word?` or nothing; `_` any one word; `<kind>` a noun of a kind; `#10..28` a number;
- * `{set}` a word of a set. @throws when a term is empty, or stands for too much.
+ * `{set}` a word of a set. @throws when a term is empty, ill-formed, or leaves too much out.
  */
-export function sequencesOf(term: string, sets: Sets = {}): Element[][] {
-  let all: Element[][] = [[]]
+export function turnsOf(term: string, sets: Sets = {}): Choices[][] {
+  if (term.trim() === '') throw new Error('A term says nothing.')
+  let all: Choices[][] = [[]]
+  let optionals = 0
   for (const part of term.trim().split(/\s+/)) {
     const optional = part.endsWith('?')
     const said = optional ? part.slice(0, -1) : part
     const choices = said.split('|').flatMap((one) => (/^\{\w+\}$/.test(one) ? wordsOf(sets, one.slice(1, -1)) : [one])).map(elementOf)
-    all = all.flatMap((before) => [...choices.map((choice) => [...before, choice]), ...(optional ? [before] : [])])
-    if (all.length > MOST) throw new Error(`“${term}” stands for more than ${MOST} turns of phrase.`)
+    if (optional && ++optionals > MOST_OPTIONAL) throw new Error(`“${term}” leaves out more than ${MOST_OPTIONAL} words.`)
+    all = all.flatMap((before) => (optional ? [[...before, choices], before] : [[...before, choices]]))
   }
-  all = all.filter((elements) => elements.length > 0)
-  if (all.length === 0 || term.trim() === '') throw new Error(`“${term}” says nothing.`)
+  const turns = all.filter((places) => places.length > 0)
   // “sun rise” is written “sunrise” and “sun-rise”, too.
-  return all.flatMap((elements) => {
-    const [first, second, third] = elements
-    return first?.is === 'word' && second?.is === 'word' && !third ? [elements, [{ is: 'word' as const, word: first.word + second.word }]] : [elements]
+  return turns.flatMap((places) => {
+    const [first, second, third] = places
+    if (!first || !second || third) return [places]
+    const joined = first.flatMap((one) => second.flatMap((other): Element[] => (one.is === 'word' && other.is === 'word' ? [{ is: 'word', word: one.word + other.word }] : [])))
+    return joined.length ? [places, [joined]] : [places]
   })
 }
 

@@ -4,7 +4,7 @@ import { Kin } from '../../glossary/kin.ts'
 import { WordTable } from '../../read/words/word-table.ts'
 import { sayingsIn, valuesIn } from '../lexicon.ts'
 import { SETS } from '../sets.ts'
-import { sequencesOf } from '../term.ts'
+import { turnsOf } from '../term.ts'
 import { lexicalWords } from '../words.ts'
 import { holds } from '../scope.ts'
 import { DIMENSIONS } from './index.ts'
@@ -22,7 +22,7 @@ const terms = DIMENSIONS.flatMap((one) => [...one.values].flatMap(([value, { nam
 
 describe('every table', () => {
   it('has terms that can be read', () => {
-    for (const { term } of terms) expect(() => sequencesOf(term, SETS), term).not.toThrow()
+    for (const { term } of terms) expect(() => turnsOf(term, SETS), term).not.toThrow()
     expect(terms.length).toBeGreaterThan(1_500)
   })
   it('says one value by one term', () => {

@@ -7,9 +7,9 @@ export const expression = dimension(
   'figure',
   ['action', 'detail', 'subject', 'mood'],
   {
-    glad: 'smile, smiling, grin, laugh, beam at|with _, giggle, chuckle, broad|wide|big|toothy smile|grin, all smile, roar with laughter, burst out laughing, laughter',
+    glad: 'smile, smiling, grin, laugh, beam at|with _, giggle, chuckle, broad|wide|big|toothy smile|grin, all smile, roar with laughter, burst out laughing, laughter, radiant with joy|happiness, overjoyed, beaming, full of joy, merry',
     dry: 'dry eyed, not tear, stony faced, expressionless, deadpan, poker faced, stone faced, straight faced, blank faced, unsmiling, impassive',
-    sad: 'weep, sob, cry, wail, scowl, frown, grimace, in tears, in tear, tear stained, heart broken, grim faced, glower, sulk, scream in fear|terror|rage|pain, tear stream|run|roll down, bawl, flood of tear, burst into tear',
+    sad: 'weep, sob, cry, wail, scowl, frown, grimace, in tears, in tear, tear stained, heart broken, grim faced, glower, sulk, scream in fear|terror|rage|pain, tear stream|run|roll down, bawl, flood of tear, burst into tear, bitter|deep sorrow, sorrowful, mournful, grief stricken, grieving, miserable, tearful, corner of mouth drag|turn|pull down, downturned mouth, mouth turn down, in grief|sorrow|despair',
   },
   'glad sad, dry sad, glad dry',
 )
@@ -53,7 +53,7 @@ export const eyes = dimension(
   'figure',
   FIGURE,
   {
-    open: 'wide eye, wide open|blue|green|brown|dark stare|eye, open eye, eye open, eye wide, eye wide open, wide eyed, bulging|staring|unblinking|goggling eye, unblinking, unblinking stare, staring eye, wide stare|gaze, fix|fixed wide? _? stare|gaze|eye on, stare at|into|out|up|down|ahead, wide blue|green|brown|grey stare, bright|piercing|sparkling|glowing|green|blue|brown|amber eye wide|fix|fixed|shine|shining|gleam|gleaming, gaze at|into|out|up|across, peer at|into|out|through|over',
+    open: 'wide eye, wide open|blue|green|brown|dark stare|eye, open eye, eye open, eye wide, eye wide open, wide eyed, bulging|staring|unblinking|goggling eye, unblinking, unblinking stare, staring eye, wide stare|gaze, fix|fixed wide? _? stare|gaze|eye on, stare at|into|out|up|down|ahead, wide blue|green|brown|grey stare, bright|piercing|sparkling|glowing|green|blue|brown|amber eye wide|fix|fixed|shine|shining|gleam|gleaming, gaze at|into|out|up|across, peer at|into|out|through|over, wide awake, wide awake eye, stare us|me|him|her|them down',
     shut: 'eye close|closed|shut, eye tight close|closed|shut, eye close|closed|shut tight, close|closed|shut eye, blindfold, blindfolded, asleep, fast|sound asleep, sleep, slumber, doze, with eye closed|shut, eyelid close|closed|lowered|shut',
   },
   'open shut',
@@ -178,7 +178,7 @@ export const company = dimension(
   ['subject', 'action', 'detail', 'setting', 'framing', 'moment', 'light', 'mood'],
   {
     empty: `deserted, unpeopled, uninhabited, people free, without soul, not soul, not soul in sight, not single? soul|person, no one|nobody in sight|about|around, devoid|empty of people|visitor, abandoned and empty, nobody left|there|else, without _? people|visitor|person|passer, empty {public}, empty _ {public}, {public} empty, nobody aboard|inside|on board, all alone in _`,
-    crowd: `crowd, crowd of _, crowded, throng, thronged, pack with people|tourist|guest|visitor|shopper|passenger|spectator|family, heave|teem|swarm|cram|bustle with|full of? _, bustling, jostle, horde, full of _? people|family|child|couple|shopper|traveller|tourist|visitor|guest|dancer|diner|drinker|passenger|pupil|player|fan, packed {public}, standing room only, queue of _, rush hour, jam with|up people|passenger|traffic, mob, multitude`,
+    crowd: `crowd, crowd of _, crowded, throng, thronged, pack with people|tourist|guest|visitor|shopper|passenger|spectator|family, heave|teem|swarm|cram|bustle with|full of? _, bustling, jostle, horde, full of _? people|family|child|couple|shopper|traveller|tourist|visitor|guest|dancer|diner|drinker|passenger|pupil|player|fan, packed {public}, standing room only, queue of _, rush hour, wedding party|guest|reception, village|town wedding, whole|entire school|village|town|class|regiment|congregation|company line|lined|gather|gathered|turn|assemble|assembled, whole|entire school|village|town out|there|present, in front of everybody|everyone, all people of _, everybody|everyone in village|town|hall|room, terrace|stand|stadium|gallery rise|roar|cheer, passenger|commuter|spectator|people|child|dancer jam|jammed|squeezed|crammed|packed|pressed up?, great? crush, crush of _, crush of, great crush of, procession, congregation, jam with|up people|passenger|traffic, mob, multitude`,
   },
   'empty crowd',
   'crowd empty',

@@ -1,18 +1,18 @@
 import type { Dimension } from '../dimension.ts'
 import { colourfulness, contrast } from './colour.ts'
 import { age, arms, baldness, beard, company, dress, expression, eyes, feet, hairColour, hairLength, hands, head, motion, mouth, posture } from './figure.ts'
-import { shadow, side, source } from './light.ts'
+import { shadow, side, source, sunHeight } from './light.ts'
 import { media } from './media.ts'
 import { room, tide, water } from './place.ts'
-import { fullness, QUALITIES } from './qualities.ts'
+import { fullness, material, QUALITIES } from './qualities.ts'
 import { hour, season } from './time.ts'
 import { angle, facing, focus, format, gaze, layout, lens, shot, shutter, tilt } from './view.ts'
 import { foliage, heat, moon, weather } from './weather.ts'
 
-export { age, angle, colourfulness, company, focus, hour, layout, media, shadow, shot, side, weather }
+export { age, angle, material, colourfulness, company, focus, hour, layout, media, shadow, shot, side, weather }
 
 /** Everything of which a picture, a figure or a thing can have one value at a time. */
 export const DIMENSIONS: readonly Dimension[] = [
-  hour, season, weather, heat, moon, foliage, shadow, side, source, shot, angle, layout, format, tilt, lens, focus, shutter, facing, gaze, colourfulness, contrast,
-  expression, motion, posture, eyes, mouth, beard, baldness, hairColour, hairLength, feet, head, dress, hands, arms, company, room, water, tide, fullness, ...QUALITIES, media,
+  hour, season, weather, heat, moon, foliage, shadow, sunHeight, side, source, shot, angle, layout, format, tilt, lens, focus, shutter, facing, gaze, colourfulness, contrast,
+  expression, motion, posture, eyes, mouth, beard, baldness, hairColour, hairLength, feet, head, dress, hands, arms, company, room, water, tide, fullness, material, ...QUALITIES, media,
 ]

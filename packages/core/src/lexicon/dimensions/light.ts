@@ -22,6 +22,18 @@ export const shadow = dimension(
   'hard dark bright cast',
 )
 
+/** How high the sun stands: its shadows tell. */
+export const sunHeight = dimension(
+  'two heights of the sun',
+  'picture',
+  ANYWHERE,
+  {
+    high: 'noon, mid day, high noon, noon sun|light, midday sun|light, sun stand? directly|straight|right|high? overhead, overhead sun, sun at zenith, zenith sun, sun at height',
+    low: 'low|setting|rising|sinking sun, sun low, long shadow, long slanting shadow, shadow stretch|reach across|over|far, shadow _? _? reach|stretch right|far across, shadow _ _ _? reach|stretch across, last|first ray, raking sun|sunlight, slanting sun|sunlight',
+  },
+  'high low',
+)
+
 export const side = dimension(
   'two sides for the light to come from',
   'picture',
@@ -42,7 +54,7 @@ export const source = dimension(
     onlyFlame: 'only|solely|alone lit? by one? _? {flame}, lit only|solely|just by one? _? {flame}, {flame} light only|alone, single|lone|one|sole {flame} only light, {flame} light as only light, by light of single|one|lone {flame}, {flame} only light|source, only light|source {flame}',
     onlyMoon: 'only|solely lit? by _? moon|moonlight, lit only|solely|just by _? moon|moonlight, moonlight only|alone, by moonlight alone',
     electric: 'fluorescent, neon, strobe, fluorescent|neon|strobe|studio|flood|spot light|lighting|lit|tube|glow|daylight, electric light|lamp|bulb|lighting, ring light, tube light, strip light, flash bulb, on camera flash, light bulb, headlight, led light|strip|panel',
-    sun: 'bright|harsh|strong|direct|blazing|full|brilliant|noon sun|sunlight|sunshine|daylight, sun light, sun shine, day light, broad daylight',
+    sun: 'bright|harsh|strong|direct|blazing|full|brilliant|noon sun|sunlight|sunshine|daylight, sun|sunlight|daylight blaze|stream|pour|flood|slant|shine|beat in|through|down|onto|over|across, sun light, sun shine, day light, broad daylight',
     warmOnly: 'only|entirely|exclusively warm|golden|amber|orange _? light|lighting|glow|tone, warm|golden|amber|orange _? light|lighting|glow|tone only|alone|throughout|everywhere',
     coldOnly: 'only|entirely|exclusively cold|cool|icy|blue|bluish _? light|lighting|glow|tone, cold|cool|icy|blue|bluish _? light|lighting|glow|tone only|alone|throughout|everywhere',
     warm: 'warm|golden|amber|orange _? light|lighting|lamplight|candlelight|glow',

@@ -55,7 +55,6 @@ leafless bare | leafy lush
 unlit dark | sunlit moonlit floodlit candlelit
 ripe | unripe
 loose baggy oversized slack | tight skin-tight close-fitting taut
-wooden timber | metal steel iron plastic marble
 furled rolled-up folded | unfurled unrolled spread billowing
 loaded | unloaded
 ripe overripe rotten mouldy | unripe fresh
@@ -82,6 +81,24 @@ export const QUALITIES: readonly Dimension[] = OPPOSITES.trim()
     const [a = '', b = ''] = line.split(' | ').map((side) => side.split(SEPARATE).map(termOf).join(', '))
     return dimension('two qualities of one thing', 'thing', [...ANYWHERE, 'medium'], { one: a, other: b }, 'one other')
   })
+
+/** What a thing is made of, as a word before it says or a verb after it. */
+export const material = dimension(
+  'two materials of one thing',
+  'thing',
+  [...ANYWHERE, 'medium'],
+  {
+    wood: 'wooden, timber, oak, oaken, {worked} from|of|out|in _? _? wood|oak|pine|walnut|ash|elm|bamboo, wood',
+    metal: '{metal}, metallic, {worked} from|of|out|in _? _? {metal}, cast iron',
+    stone: 'marble, granite, basalt, sandstone, limestone, slate, {worked} from|of|out|in _? _? stone|marble|granite|basalt|rock|slate',
+    glass: 'glass, crystal, {worked} from|of|out|in _? _? glass|crystal',
+    paper: 'paper, cardboard, papier, {worked} from|of|out|in _? _? paper|cardboard',
+    cloth: 'woollen, woolen, knitted, silk, velvet, linen, cotton, {worked} from|of|out|in _? _? wool|silk|velvet|linen|cotton|felt|yarn',
+    ice: '{worked} from|of|out|in _? _? ice|snow',
+    clay: 'earthenware, terracotta, porcelain, clay, ceramic, {worked} from|of|out|in _? _? clay|porcelain|terracotta',
+  },
+  (a, b) => a !== b,
+)
 
 /** How full a vessel, a room, a shelf is, beyond what an adjective says. */
 export const fullness = dimension(

@@ -9,7 +9,7 @@ export const shot = dimension(
   {
     detail: 'extreme|very|super close up, extreme close up shot|view, macro, macro shot|close|photograph|photo|view|photography, extreme macro, detail shot, magnified view, under magnifying glass',
     close: `close up, tight|intimate close up, close up shot|view|portrait|photograph|of, tight? head shot, tight crop|shot|portrait|framing|close, cropped? tight|close|in _? at|to|on|around|in shoulder|neck|chin|face|eye|head, tight on _? face|eye|hand|head, close on _? face|eye|hand, zoomed in, every pore visible|shown, face to face with lens
-      // _? face|head|mouth|hand|eye|eyelash|lip|snout|beak|petal|muzzle fill _? frame|picture|screen|image`,
+      // _? face|head|mouth|hand|eye|eyelash|lip|snout|beak|petal|muzzle fill _? frame|picture|screen|image, fill frame|picture edge to edge, so near|close _ fill frame|picture|view`,
     mediumClose: 'medium close up, bust shot|length|portrait, head and shoulder, head and shoulder view|shot|portrait, chest up, shoulder up, from chest up',
     medium: 'medium|mid shot, waist up, from waist up, half length|body, half length|body portrait|shot, three quarter length, knee up, from knee up, waist high shot, american shot',
     full: 'full body|length|figure, full body|length|figure shot|view|portrait, full shot, whole|entire figure|body|person|outfit, head to toe|foot|heel, from head to toe|foot // boot|foot|shoe|sandal|leg|knee visible|show|shown|in view|frame',
@@ -101,8 +101,8 @@ export const shutter = dimension(
   'picture',
   ['technique', 'action', 'light', 'detail'],
   {
-    long: 'long exposure, very long exposure, slow shutter, slow shutter speed, bulb exposure, #1..600 second|s|sec|minute|min exposure, motion blur, motion blurred, intentional camera movement, time exposure // motion|light|star|tail trail, silky water, smooth silky water, streak of light|movement, blur by|with|in movement|motion, smear by movement, light streak',
-    short: 'freeze motion|frame|action, frozen motion|action|movement, motion freeze|frozen, fast shutter, fast shutter speed, high speed flash|photograph|photography|capture|shutter, 1/ #800..10000, stop action, split second // every _? _? drop|droplet|splash|grain frozen, frozen _? sharp, catch|caught|hang|suspend|frozen|freeze in mid air|leap|step|flight, frozen mid _, freeze mid _',
+    long: 'long exposure, very long exposure, slow shutter, slow shutter speed, bulb exposure, #1..600 second|s|sec|minute|min|hour exposure, _ second|minute|hour exposure, smooth to milk|silk|glass|mist, motion blur, motion blurred, intentional camera movement, time exposure // motion|light|star|tail trail, silky water, smooth silky water, streak of light|movement, blur by|with|in movement|motion, smear by movement, light streak',
+    short: 'freeze motion|frame|action, frozen motion|action|movement, motion freeze|frozen, fast shutter, fast shutter speed, high speed flash|photograph|photography|capture|shutter, 1/ #800..10000, stop action, split second // each|every _? _? drop|droplet|splash|grain|spark|bead nail|freeze|frozen|sharp|crisp|hang|pin, every _? _? drop|droplet|splash|grain frozen, frozen _? sharp, catch|caught|hang|suspend|frozen|freeze in mid air|leap|step|flight, frozen mid _, freeze mid _',
   },
   'long short',
 )

@@ -40,7 +40,7 @@ export const moon = dimension(
   'a moon and none',
   'picture',
   NOT_THE_FIGURE,
-  { none: 'moonless, moonless night, no moon, without moon, new moon', full: 'full|huge|bright|rising|harvest|crescent|half|waxing|waning|silver moon, moon light|lit|beam|rise|shine' },
+  { none: 'moonless, moonless night, no moon, without moon, new moon', full: 'full|huge|bright|rising|harvest|crescent|half|waxing|waning|silver moon, full round face, moon light|lit|beam|rise|shine' },
   'none full',
 )
 

@@ -1,0 +1,133 @@
+import { type IsKind, Matcher } from './matcher.ts'
+import { SETS } from './sets.ts'
+import { termsOf } from './dimension.ts'
+import type { LexicalWord } from './words.ts'
+
+/**
+ * What is seen wherever something else is: by the names a list may give it, a line a thing, and after “:” the terms (term.ts) that show it.
+ * A churchyard has graves, a grin shows teeth, sepia is brown. Only what can hardly be drawn otherwise stands here; what is merely
+ * likely is a companion (the glossary's table).
+ */
+const SHOWN = `
+text lettering letter word writing typography font caption title signage inscription: {carrier}, {carrier} sign|board|plate|page|cover|label|print, poster, newspaper, magazine, headline, label, labelled, slogan, motto, handwriting, handwritten, menu, blackboard, chalkboard, letter, letters, diary, manuscript, billboard, signboard, signpost, shop|street|road|pub|inn|neon|exit|stop|warning sign, graffiti, book spine|cover|title, open book, number|licence|name plate, ticket, calendar, certificate, diploma, invitation, comic strip, infographic, sampler, monogram, scroll, timetable, departure|departures|arrivals|notice|score board, marquee, typewriter key, seed packet, map, playbill, banknote, crossword, hymn board, price tag|list, receipt, telegram, passport, plaque, logo, keyboard, page of
+sign signage signpost: signboard, shop|street|road|pub|inn|neon|exit|stop|warning sign, signpost, billboard, marquee
+person people human figure crowd anyone anybody bystander onlooker passer-by stranger: <person>, crowd, passer by, couple, family, audience, choir, army, team, staff, crew, portrait, villager, everyone, everybody, somebody, someone, nobody else, self portrait, orchestra, brass|marching|military band, procession, parade, congregation, guest, police, wedding, funeral, party, queue, rally, class of, troupe, mob, throng, congregation, regatta crew, football match, hand hold|holding, silhouette of man|woman
+crowd: crowd, throng, mob, horde, audience, congregation, procession, parade, packed {public}, wedding party, market day, rush hour, festival, carnival, stadium, queue of
+guest: wedding, wedding party|reception|feast, party, banquet, reception, ball, dinner party
+child children kid: boy, girl, toddler, baby, infant, schoolchild, kid, playground at _, nursery class, school class
+woman: bride, girl, lady, nun, queen, actress, waitress, ballerina, mother, grandmother, aunt, widow, seamstress, usherette
+man: groom, boy, gentleman, monk, king, father, grandfather, uncle, priest, soldier, sailor
+hand finger: hand, finger, fist, holding hands, fingertip, thumb, handshake, palm of hand
+face: face, portrait, smile, grin, close up portrait, head shot, frown, cheek, self portrait, head and shoulder, scowl
+tooth teeth: teeth, tooth, grin, toothy, bared fang, fang, snarl, denture
+eye: eye, stare, gaze, wink, portrait
+skin: nude, naked, bare chested|shoulder|leg, bather in bikini
+beard: beard, bearded, stubble, goatee
+hair: braid, ponytail, plait, curl, pigtail
+blood gore: blood, bleed, bleeding, bloodstained, wound, wounded, butcher block, gore, gash
+animal pet beast livestock wildlife: <animal>, herd, flock, pack of _, swarm, puppy, kitten, horse drawn, cattle, livestock, wildlife, menagerie, zoo, aquarium, apiary, kennel, on horseback, rider, cavalry, jousting, falconer, shepherd
+bird: <bird>, flock of, gull, murmuration, falconer, aviary, dovecote, henhouse, nest with _
+feather: <bird>, feather, peacock, wing of bird, plume, boa, headdress of plume, angel wing, winged
+insect bug bee: <insect>, hive, beehive, bee, swarm, apiary, skep, beekeeper, butterfly, moth, hawkmoth, ant hill, spider web
+fish: <fish>, aquarium, fishmonger, catch of day, shoal, fish market
+horse: <horse>, on horseback, cavalry, jockey, horse drawn, stagecoach, carriage and pair, jousting, rider
+dog: <dog>, hound, puppy, whippet, terrier, spaniel, collie, sheepdog, kennel, dachshund, greyhound, beagle, poodle, mastiff, setter, retriever, pug
+cat: <cat>, kitten, tabby, tortoiseshell cat, ginger tom, moggy
+web cobweb: spider, cobweb, gossamer
+grave tombstone gravestone headstone cemetery: churchyard, cemetery, graveyard, burial ground, tomb, mausoleum, necropolis, headstone, gravestone, crypt
+skull bone skeleton: skull, skeleton, ossuary, catacomb, vanitas, bone, jolly roger, memento mori
+religion religious-symbol cross crucifix: cross, crucifix, altar, church, chapel, cathedral, saint, monk, nun, rosary, shrine, prayer wheel, minaret, mosque, synagogue, temple, menorah, angel, halo, icon, pulpit, nave, prayer bead, bishop, priest, steeple, cloister, madonna
+flame fire: fire, burn, bonfire, campfire, flame, blaze, blazing, inferno, torch, fireplace, candle, forge, furnace, hearth, lit match, torchlight, candlelight, firelight, brazier, kiln firing, oil lamp lit, firebox
+smoke: smoke, smoking, chimney smoke, cigarette, cigar, pipe smoke, steam engine|train|locomotive, bonfire, campfire, censer, factory chimney, incense, vaping
+steam: steaming, steam engine|train|locomotive, kettle boil, geyser, sauna
+light artificial-light electric-light lamp: lamp, lamplight, lantern, neon, street lamp|light, bulb, chandelier, floodlight, spotlight, headlight, candle, electric light, fairy light, lit window, lighthouse beam, strip light, torch, fluorescent, shop window lit
+shadow: {hardness} shadow, shadow, long shadow, chiaroscuro, raking light, low sun, hard light, silhouette, contre jour, tenebrist, film noir, sundial
+strong-shadow hard-shadow deep-shadow dark-shadow: chiaroscuro, raking light, hard|harsh light, {hardness} shadow, tenebrist, noon glare, film noir, single bare bulb, bare bulb
+dark darkness night: midnight, moonlit, night, starry sky, pitch dark, after dark, star light, blackout
+star: starry, star light, starlit, milky way, night sky, constellation, starfield, field of star, galaxy, star trail
+moon: moon light, moonlit, full|crescent|new|half moon
+sun: sunset, sunrise, sun, sunflower field at noon, solar eclipse, sundial
+cloud: cloudy, overcast, storm cloud, cloud, thunderhead, stormy sky, rainy sky, grey sky
+sky: skyline, horizon, aerial view, milky way, sunset, sunrise, kite fly|flying
+fog mist haze: fog, foggy, mist, misty, haze, hazy, peasouper, atmospheric perspective
+rain: rain, rainy, downpour, drizzle, monsoon, puddle, umbrella, shower of rain, wet street, cloudburst
+snow: snow, snowy, blizzard, snowman, ski slope|run|lift, sledge, igloo, avalanche, snowbound, toboggan, ski jump
+ice: ice, icicle, frozen, glacier, rink, iceberg, ice floe, igloo, skater, skate, icebound, icebreaker, curling, curler, ice hockey
+water: water, wave, sea, ocean, lake, river, pond, stream, canal, waterfall, puddle, rain, tide, surf, swim, underwater, fountain, flood, flooded, weir, aqueduct, harbour, quay, pier, dock, ferry, regatta, rower, swimmer, diver, moat, reservoir, well with bucket, bath, aquarium, boat afloat, sail, sailboat, gondola, estuary, fjord, rapids, millrace, swan glide, lighthouse, tugboat, submarine
+wave: wave, breaker, surf, surfer, rough|stormy|choppy sea, storm at sea, tsunami, spindrift
+boat ship: <boat>, <ship>, harbour, marina, regatta, fleet, ferry, canoe, gondola, rower, yacht, sailor at tiller, shipyard, tugboat
+bubble: champagne, fizz, fizzing, sparkling wine|water, soap sud, bubble, bubble bath, soda, beer foam, lather, carbonated
+car vehicle traffic automobile: <motor_vehicle>, tram, taxi, bus, truck, lorry, van, motorbike, motorcycle, traffic, traffic jam, car park, parking lot, headlight, racing car, rush hour, motorway, petrol station, garage forecourt, drive in
+building house architecture: <building>, village, town, city, skyline, street, castle, church, barn, skyscraper, cottage, cathedral, rooftop, tower, ruin, farmyard, square with, terrace of house, hamlet, palace, facade
+window glass pane: conservatory, greenhouse, glasshouse, shop window, stained glass, window, windscreen, bottle, goblet, tumbler, wine glass, mirror, chandelier, lantern pane, lit pane, aquarium, skylight, spectacles, test tube
+string wire cable: harp, violin, guitar, cello, lute, puppet on string, marionette, telegraph pole, pylon, tightrope, washing line, tramwires, bow of cello, piano interior, kite
+rope: rigging, bell ringer, tightrope, mountaineer belay, lasso, ship rigging, hammock, mooring
+musical-instrument instrument music: {instrument}, orchestra, brass|marching|military|jazz|string band, busker, harpist, violinist, pianist, drummer, fiddler, accordionist, hurdy gurdy, bagpipe, bagpiper, piper, quartet, organist, trumpeter, bandstand concert, saxophone, guitarist, flautist, cellist, concert, piano, mandolin, lute player, church organ
+weapon gun sword knife: <weapon>, sword, pistol, rifle, spear, dagger, duel, duellist, armed, bow and arrow, cannon, archer, musketeer, gunfight, swordfight, battle, fencing, hunter with, musket
+tool: smithy, workbench, carpenter at work, toolbox, anvil, workshop bench
+clutter mess junk: heap|pile|cover|strewn|stack with odds|junk|things|stuff|books|papers|clutter|bric, odds and ends, jumble, junk, cluttered, untidy, bric a brac, messy, hoard, rummage, littered with, crammed with, chaos of _, flea market, attic junk
+litter paper-scrap rubbish trash: confetti, litter, rubbish, after party|parade, strewn with _, landfill, streamer on floor, wrapper
+flower blossom petal: <flower>, bouquet, blossom, rose, tulip, peony, daisy, poppy, sunflower, petal, lily, floral, wreath, wildflower, orchid, lavender, garland, in bloom, flowerbed, posy, florist, herbaceous border, wisteria, flower meadow, bridal posy, nosegay
+fruit: <edible_fruit>, orange, apple, pear, lemon, grape, cherry, strawberry, pomegranate, fig, fruit bowl, greengrocer, orchard in fruit, cornucopia
+tree: <tree>, forest, wood, woods, orchard, oak, pine, birch, willow, palm, grove, avenue of _, jungle, woodland, arboretum, tree lined, copse
+leaf foliage plant greenery: <plant>, ivy, fern, hedge, foliage, jungle, garden, conservatory, houseplant, palm, vine, greenhouse
+grass lawn: meadow, lawn, pasture, cricket pitch, golf course, village green, paddock
+food: <food>, bread, cake, soup, cheese, fruit, meal, banquet, feast, dish, picnic, buffet, market stall of, supper, breakfast, kitchen table laid, dinner
+colour bright-colour: colourful, vivid colour, rainbow, multicoloured, riot of colour
+brown brown-tone: sepia, sepia tone|toned, tobacco tone, umber wash, daguerreotype brown, albumen print, bistre
+black-and-white monochrome grey: monochrome, black and white, greyscale, charcoal drawing, pen and ink
+frame border: framed _, ornate|gilded|gold|picture frame, decorative border, border, mounted in frame, polaroid, passe partout
+hat: <hat>, <headdress>, straw|top|bowler hat, cap, bonnet, beret, fedora, sombrero, turban, hatter, hatted, chef's toque, mortarboard
+shoe boot: <footwear>, cobbler, shoemaker, booted
+glasses spectacles: spectacles, bespectacled, monocle, sunglasses, goggles
+jewellery: <jewelry>, necklace, earring, tiara, crown jewel, pearl, bejewelled, brooch
+clock watch: <timepiece>, clock tower, clockmaker, watchmaker, sundial, grandfather clock
+logo brand watermark signature: logo, watermark, signature, signed, trademark, brand name
+blur blurriness blurred: bokeh, blurred background, motion blur, soft focus, shallow depth of field, out of focus, long exposure, tilt shift, panning shot
+grain noise: film grain, grainy, high iso, pushed film
+reflection: mirror, mirrored, reflect, puddle, glassy water, still lake, doubled in
+wrinkle: old man|woman, elderly, weathered face, aged, wizened
+swimmer bather: bather, swim, swimming pool full, beach crowd
+tractor: tractor, combine harvester
+wing: winged, angel, butterfly, <bird>, in flight
+horn: viking helmet, stag, bull, antelope, ram, horned, rhinoceros
+plastic: plastic, polythene, vinyl, inflatable, cling film
+metal: steel, iron, brass, copper, chrome, anvil, suit of armour, armoured
+stairs step: staircase, stairwell, steps, spiral stair
+furniture: <furniture>, sofa, armchair, parlour suite, dining table
+curtain: curtained, drapes, stage curtain, four poster
+dust: dusty, dust mote, sandstorm, chaff in air
+`
+
+const SHOWN_SETS = { ...SETS, instrument: 'harp violin viola cello fiddle guitar lute mandolin banjo ukulele piano harpsichord organ accordion concertina harmonica flute piccolo clarinet oboe bassoon saxophone trumpet cornet trombone tuba horn bugle bagpipe drum tambourine cymbal xylophone marimba zither dulcimer lyre sitar balalaika recorder whistle gong', carrier: 'sign label headline placard banner nameplate', hardness: 'hard harsh deep strong black long dark inky stark crisp sharp dramatic' }
+
+interface Shown {
+  /** What a list may call it, in the singular; several words stand with a hyphen between. */
+  names: readonly string[]
+}
+const LINES: readonly (Shown & { terms: readonly string[] })[] = SHOWN.trim()
+  .split('\n')
+  .map((line) => {
+    const [names = '', terms = ''] = line.split(': ')
+    return { names: names.split(' '), terms: termsOf(terms) }
+  })
+
+let matcher: Matcher<Shown & { term: string }> | undefined
+const known = new Set(LINES.flatMap(({ names }) => names))
+
+/** Whether anything is known to show a thing; its name in the singular, lower case. */
+export const isShownBy = (name: string): boolean => known.has(name.replaceAll(' ', '-'))
+
+/** Places of a text that show a thing: “churchyard” for “grave”. `from` and `to` are places in the list of words. */
+export function placesThatShow(words: readonly LexicalWord[], name: string, isKind: IsKind): { from: number; to: number }[] {
+  const hyphened = name.replaceAll(' ', '-')
+  if (!known.has(hyphened)) return []
+  return (matcher ??= new Matcher(LINES.flatMap(({ names, terms }) => terms.map((term) => [term, { names, term }] as const)), SHOWN_SETS)).find(words, isKind).filter(({ from, to, value }) => value.names.includes(hyphened) && words[from]!.gap !== 'hyphen' && !(to - from === 1 && isQuality(words[from]!, value.term)))
+}
+
+/** A form that says how something else is: smoked fish has no smoke. */
+const isQuality = ({ lower }: LexicalWord, term: string): boolean => lower.endsWith('ed') && !term.endsWith('ed')
+
+/** The table's lines, for its tests. */
+export const SHOWN_LINES = LINES
+export { SHOWN_SETS }
