@@ -3,6 +3,7 @@ import type { EngineProfile } from '../engine/profile.ts'
 import type { Facet } from '../facet.ts'
 import type { Found, TermFinder } from '../glossary/term-finder.ts'
 import { covered } from '../phrase/marks.ts'
+import { NOUN, PROPN } from '../read/parts-of-speech.ts'
 import type { Noise, Phrase, Reading } from '../read/reading.ts'
 import { isFunctionWord } from '../read/words/function-words.ts'
 import type { Dimension } from '../lexicon/dimension.ts'
@@ -52,6 +53,7 @@ export class Checked {
   #words: readonly LexicalWord[] | undefined
   #sayings: readonly Said[] | undefined
   #clauses: readonly Clause[] | undefined
+  #namingOthers: ReadonlySet<number> | undefined
 
   constructor(
     readonly draft: Draft,
@@ -99,6 +101,19 @@ export class Checked {
     return (this.#clauses ??= structureOf(this.shown, this.language.analyse, this.language.words))
   }
 
+  /** Nouns that only tell of which kind another is (“sign” of “sign language”), by where they begin. */
+  get namingOthers(): ReadonlySet<number> {
+    return (this.#namingOthers ??= new Set(
+      this.clauses.flatMap(({ words, phrases }) =>
+        phrases
+          .flatMap((phrase) => (phrase.of ? [phrase, phrase.of] : [phrase]))
+          .flatMap(({ from, head }) => words.slice(from, head))
+          .filter(({ tag, lower }) => tag === NOUN || tag === PROPN || ((this.language.words.find(lower)?.classes ?? 0) & CAN_BE_NOUN) !== 0)
+          .map(({ start }) => start),
+      ),
+    ))
+  }
+
   /** What the text says of the picture by the lexicon, in order: nothing that is denied, likened or only words to be read. */
   get sayings(): readonly Said[] {
     return (this.#sayings ??= sayingsIn(this.words, this.isKind).flatMap((one) => {
@@ -131,6 +146,8 @@ export class Checked {
 /** Classes of the table of words: seen most often as a noun, and never seen. */
 const NOUN_FIRST = 0
 const UNSEEN = 255
+/** A bit of a word's classes. */
+const CAN_BE_NOUN = 1
 
 /** One kind of check. */
 export type Check = (checked: Checked) => Finding[]

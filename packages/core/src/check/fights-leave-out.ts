@@ -2,7 +2,6 @@ import { singularOf } from '../english/noun.ts'
 import type { IsKind } from '../lexicon/matcher.ts'
 import { isShownBy, placesThatShow } from '../lexicon/shown.ts'
 import { type LexicalWord, lexicalWords } from '../lexicon/words.ts'
-import { NOUN, PROPN } from '../read/parts-of-speech.ts'
 import type { Phrase } from '../read/reading.ts'
 import { entriesOf } from '../read/noise/leave-out.ts'
 import type { Check, Checked } from './checked.ts'
@@ -25,15 +24,6 @@ interface Spot {
   phrase: Phrase
 }
 
-/** Nouns that only tell of which kind another is (“sign” of “sign language”), by where they begin. */
-function namingOthers({ clauses, language }: Checked): ReadonlySet<number> {
-  const found = new Set<number>()
-  for (const { words, phrases } of clauses)
-    for (const phrase of phrases.flatMap((one) => (one.of ? [one, one.of] : [one])))
-      for (const { tag, start, lower } of words.slice(phrase.from, phrase.head)) if (tag === NOUN || tag === PROPN || ((language.words.find(lower)?.classes ?? 0) & 1) !== 0) found.add(start)
-  return found
-}
-
 /** The words of an entry that say what it is, in the singular: “any readable words” is of the word. */
 function nameOf(entry: string): string[] {
   const bare = (entriesOf(entry)[0] ?? entry).toLowerCase()
@@ -43,7 +33,7 @@ function nameOf(entry: string): string[] {
 }
 
 /** Where a text asks for what an entry of the leave-out list rules out: by its own words, by what is of its kind, and by what shows it. */
-function spotsOf(checked: Checked, entry: string, others: ReadonlySet<number>): Spot[] {
+function spotsOf(checked: Checked, entry: string): Spot[] {
   const { words } = checked
   // A gull is no person, whatever else it may be called.
   const isKind = (noun: string, kind: string) => checked.isKind(noun, kind) && !(kind === 'person' && checked.language.kin.below(noun, 'animal', true) >= 0)
@@ -57,7 +47,7 @@ function spotsOf(checked: Checked, entry: string, others: ReadonlySet<number>): 
     const phrase = checked.phraseAt(start) ?? checked.phraseAt(end - 1)
     if (phrase) spots.push({ start, end, phrase })
   }
-  const stands = (i: number) => !others.has(words[i]!.start) && words[i]!.gap !== 'hyphen' && words[i + 1]?.gap !== 'hyphen'
+  const stands = (i: number) => !checked.namingOthers.has(words[i]!.start) && words[i]!.gap !== 'hyphen' && words[i + 1]?.gap !== 'hyphen'
   words.forEach((word, i) => {
     if (word.forms.includes(last) && (name.length > 1 || stands(i) || word.gap === 'hyphen') && name.every((one, k) => k === name.length - 1 || words[i - name.length + 1 + k]?.forms.includes(one)) && !(word.lower !== last && /(?:ed|ing)$/.test(word.lower))) add(i - name.length + 1, i + 1)
   })
@@ -87,10 +77,8 @@ function isOfKind({ language: { kin, words } }: Checked, { lower, forms }: Lexic
 
 export const fightsLeaveOut: Check = (checked) => {
   const found: Finding[] = []
-  if (checked.draft.leaveOut.length === 0) return found
-  const others = namingOthers(checked)
   for (const entry of checked.draft.leaveOut) {
-    for (const spot of spotsOf(checked, entry, others)) {
+    for (const spot of spotsOf(checked, entry)) {
       if (found.some(({ where }) => where?.in === 'text' && where.start < spot.end && where.end > spot.start)) continue
       const said = checked.said(spot)
       const same = said.toLowerCase() === entry.toLowerCase()

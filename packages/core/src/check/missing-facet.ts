@@ -1,10 +1,12 @@
 import type { Facet } from '../facet.ts'
+import { media, room, tide, water } from '../lexicon/dimensions/index.ts'
+import { valuesIn } from '../lexicon/lexicon.ts'
 import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
 import type { Check, Checked } from './checked.ts'
 import { namesAThing } from './named-thing.ts'
+import { unknownWord } from './unknown-word.ts'
 import { vagueSubject } from './vague-subject.ts'
 
-const PHOTO = /\b(?:photo\w*|film still|snapshot|cinematic still|polaroid|portrait photo\w*|daguerreotype|tintype|cyanotype)\b/i
 const PATTERN = /\b(?:pattern|wallpaper|texture|icons?|logo|emblem|crest|coat of arms|sticker|stamp|diagram|blueprint|chart|infographic|typographic|lettering|alphabet|map|motif|monogram|badge)\b/i
 /** Pictures of one thing, which need no place. */
 const ALONE = /\b(?:portrait|still life|product|close-up|macro|headshot|study|character sheet|turnaround|cutaway|cross-section|section|exploded|isolated|plain|bust|sculpture|silhouette|vignette|figurine|abstract|tattoo|card|plate|drawing of a single)\b/i
@@ -19,7 +21,7 @@ function needs(checked: Checked): Facet[] {
   if (PATTERN.test(kind) || PATTERN.test(checked.of('subject').map(({ text }) => text).join(' '))) return list
   const scene = checked.of('action').length > 0 || /\b(?:scene|landscape|street|interior)\b/i.test(kind)
   if (scene && !ALONE.test(kind)) list.push('setting')
-  if (PHOTO.test(kind) && !LIT.test(all)) list.push('light')
+  if (checked.saidOf(media).some(({ value }) => value === 'photograph') && !LIT.test(all)) list.push('light')
   return list
 }
 
@@ -30,7 +32,7 @@ const MADE =
   /\b(?:(?:\p{L}+[- ])?(?:photo\p{L}*|painting|paint|drawing|sketch|print|cut|woodcut|linocut|engraving|etching|lithograph|illustration|render\p{L}*|cartoon|comic|anime|manga|poster|collage|mosaic|fresco|tapestry|embroidery|sculpture|relief|icon|miniature|animation|film|still|logo|vector|pixel art|watercolou?r|gouache|tempera|casein|pastel|charcoal|oils?|acrylic|ink|sepia|tintype|origami|stained glass|storybook|picture-book|cover|card|stamp|sticker|infographic|diagram|map|mural|graffiti|plate|sampler|style|styled?))\b/iu
 
 /** Kinds of picture the glossary names; one that makes up a phrase by itself is meant as such, whatever the phrase was read as. */
-const media = new Set(TERMS_BY_FACET.medium)
+const kinds = new Set(TERMS_BY_FACET.medium)
 
 const WHY: Partial<Record<Facet, string>> = {
   subject: 'Nothing says who or what the picture is of; the engine will put in whatever is usual.',
@@ -41,7 +43,7 @@ const WHY: Partial<Record<Facet, string>> = {
 
 const nounsOf = (text: string) => text.toLowerCase().match(/\p{L}{3,}/gu) ?? []
 /** Kinds of place. */
-const PLACES = ['location', 'structure', 'geological formation', 'body of water', 'land', 'way', 'region', 'thoroughfare', 'building', 'room', 'channel']
+const PLACES = ['location', 'structure', 'geological formation', 'body of water', 'land', 'soil', 'way', 'region', 'thoroughfare', 'building', 'room', 'channel']
 
 /** “Moonrise over the salt pans”: what happens in the sky above a place is what the picture is of. */
 const beginsWithWeather = ({ phrases, shown }: Checked): boolean => {
@@ -58,11 +60,12 @@ function isSaid(checked: Checked, facet: Facet): boolean {
       // What is vague is said to be so; it is not missing besides.
       return vagueSubject(checked).length > 0 || beginsWithWeather(checked) || checked.of('action', 'detail').length > 0 || namesAThing(checked)
     case 'setting':
-      return PLACED.test(text) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0))
+      return PLACED.test(text) || [room, tide, water].some((dimension) => checked.saidOf(dimension).length > 0) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0))
     case 'light':
       return HOW.test(text)
     case 'medium':
-      return checked.of('technique').length > 0 || MADE.test(text) || checked.phrases.some((phrase) => media.has(phrase.text.toLowerCase()))
+      // Also where a list of what to leave out goes on too far, and in a word that is only misspelt.
+      return checked.of('technique').length > 0 || valuesIn(checked.draft.text, media).length > 0 || unknownWord(checked).some(({ reason }) => valuesIn(reason, media).length > 0) || MADE.test(text) || checked.phrases.some((phrase) => kinds.has(phrase.text.toLowerCase()))
     default:
       return false
   }
@@ -70,7 +73,8 @@ function isSaid(checked: Checked, facet: Facet): boolean {
 
 export const missingFacet: Check = (checked) => {
   if (checked.phrases.length === 0) return []
-  return needs(checked)
-    .filter((facet) => !isSaid(checked, facet))
+  const missing = needs(checked).filter((facet) => !isSaid(checked, facet))
+  // Without a subject the rest cannot be judged.
+  return (missing[0] === 'subject' ? missing.slice(0, 1) : missing)
     .map((facet) => ({ kind: 'missing-facet' as const, severity: 'tip' as const, facet, reason: WHY[facet] ?? `Nothing says the ${facet}.` }))
 }

@@ -21,12 +21,41 @@ export const vagueSubject: Check = (checked) => {
     const phrase = checked.phraseAt(match.index) ?? checked.phraseAt(match.index + match[0].length - 1)
     const opens = !/\p{L}/u.test(checked.shown.slice(0, match.index))
     if (phrase && !opens && ['lettering', 'framing', 'technique', 'light', 'colour'].includes(phrase.facet)) continue
+    // Where something is done by somebody, or a mood is named as such, a thing need not be.
+    if (!opens && phrase?.facet === 'mood') continue
+    // Somebody who is only spoken of beside a subject is seen by nobody.
+    if (!opens && /^some|^any/i.test(match[0]) && checked.of('subject').some(({ start, end }) => !(start <= match.index && match.index < end))) continue
+    if (goesOn(checked, match.index + match[0].trimEnd().length)) continue
+    if (isDoing(checked, match.index + match[0].trimEnd().length)) continue
     const start = match.index
     found.push({ kind: 'vague-subject', severity: 'caution', where: inText({ start, end: start + match[0].trimEnd().length }), facet: 'subject', reason: reason(match[0].trim()) })
   }
-  const unseen = found.length === 0 && unseenSubject(checked)
+  const unseen = found.length === 0 && (unseenSubject(checked) ?? unseenStretch(checked))
   if (unseen) found.push({ kind: 'vague-subject', severity: 'caution', where: inText(unseen), facet: 'subject', reason: reason(checked.said(unseen)) })
   return found
+}
+
+/** Whether a verb follows: “something rattles the lid”, where not to say what is the point. */
+function isDoing(checked: Checked, end: number): boolean {
+  const next = checked.words.find(({ start }) => start >= end)
+  return next !== undefined && next.gap === 'space' && (next.lower === 'is' || next.lower.endsWith('ing') || (/[^s]s$/.test(next.lower) && checked.language.words.find(next.lower)?.main === 1))
+}
+
+/** Whether what it is follows: “a wallpaper of a wolf”, “environment: a garden”, “a concept tram”. */
+function goesOn(checked: Checked, end: number): boolean {
+  const after = checked.shown.slice(end)
+  const next = checked.words.find(({ start }) => start >= end)
+  return /^\s*(?:[:|]|(?:of|for|the following|brief|to)\b)/i.test(after) || (next !== undefined && next.gap === 'space' && checked.language.words.find(next.lower)?.main === 0)
+}
+
+/** The stretch of the one subject, where nothing in it can be drawn: “our quarterly strategy”, “what hope feels like after a long illness”. */
+function unseenStretch(checked: Checked): TextRange | undefined {
+  const [subject, another] = checked.of('subject')
+  if (!subject || another || ABSTRACT.test(checked.shown)) return undefined
+  const clause = checked.clauses.find(({ start, end }) => start <= subject.start && subject.start < end)
+  const within = (at: number) => at >= subject.start && at < subject.end
+  const heads = clause?.phrases.filter(({ head, name }) => !name && within(clause.words[head]!.start)).map(({ head }) => clause.words[head]!.lemma) ?? []
+  return heads.length > 0 && heads.every((lemma) => isUnseen(checked, lemma)) && !checked.phrases.some((phrase) => phrase.facet === 'action' && phrase.start < (clause?.end ?? 0) && phrase.start > subject.start) ? subject : undefined
 }
 
 /** What stands before a noun and says nothing of it that could be drawn. */
@@ -34,12 +63,21 @@ const EMPTY_WORDS = 'an?|the|some|any|random|various|different|several|many|othe
 /** Nouns that leave open what is to be drawn. */
 const OPEN = 'things?|objects?|items?|stuff|places?|characters?|entit(?:y|ies)|beings?|subjects?|elements?|locations?|environments?|designs?|concepts?|ideas?|visuals?|artworks?|content|something'
 /** A text that begins with nothing but such a noun; what is said of it afterwards may still make it a thing. */
-const OPENING = new RegExp(`^[^\\p{L}]*((?:(?:${EMPTY_WORDS}) )*(?:${OPEN}))(?! (?:with|made|called|named|of|that|which|whose|like|from|shaped|lit|sheet|study|design|turnaround)\\b)\\b`, 'iu')
+const OPENING = new RegExp(`^[^\\p{L}]*((?:(?:${EMPTY_WORDS}) )*(?:${OPEN}))(?! (?:with|made|called|named|of|that|which|whose|like|from|shaped|lit|brief|sheet|study|design|turnaround)\\b)\\b`, 'iu')
+
+/** Whether a lower-case noun names nothing that could be seen, by WordNet's files of both its senses. */
+function isUnseen(checked: Checked, word: string): boolean {
+  if (/^(?:innovation|invention|creation)$/.test(word)) return true
+  const facts = checked.language.words.find(word)
+  if (!facts || !(facts.classes & NOUN) || TERMS_BY_FACET.moment.includes(word)) return false
+  const abstract = (file: number) => UNSEEN.has(file) || (ACTS.has(file) && /(?:tion|sion|ism|ity|ness|ship|hood|ment)$/.test(word))
+  return (facts.main === 0 || facts.main >= 4) && abstract(facts.noun1) && (facts.noun2 === NONE || abstract(facts.noun2) || ACTS.has(facts.noun2) || /(?:ity|ness|ty)$/.test(word))
+}
 
 /** A subject that is nothing but a thing nobody can see: “creativity”, “the future of humanity”. With no subject read, what the text begins with. */
 function unseenSubject(checked: Checked): Phrase | TextRange | undefined {
   const opening = OPENING.exec(checked.shown)
-  if (opening) return { start: opening[0].length - opening[1]!.length, end: opening[0].length }
+  if (opening && !goesOn(checked, opening[0].length) && !isDoing(checked, opening[0].length)) return { start: opening[0].length - opening[1]!.length, end: opening[0].length }
   const subjects = checked.of('subject')
   const phrase = [...subjects, ...checked.phrases].find(({ facet }) => !['medium', 'framing', 'technique', 'lettering', 'light', 'colour'].includes(facet))
   if (!phrase || subjects.length > 1 || checked.of('action', 'detail').some(({ start }) => start !== phrase.start) || ABSTRACT.test(checked.shown) || namesAThing(checked, (other) => other !== phrase && other.facet !== 'setting')) return undefined
@@ -47,16 +85,8 @@ function unseenSubject(checked: Checked): Phrase | TextRange | undefined {
   if (!['subject', 'action', 'setting', 'detail'].includes(phrase.facet) && /\p{L}{3}/u.test(checked.shown.slice(0, phrase.start))) return undefined
   const words = [...phrase.text.toLowerCase().matchAll(/\p{L}+/gu)].map(([word]) => word).filter((word) => !isFunctionWord(word))
   if (words.length === 0 || words.length > 3 || /\b(?:mood|atmosphere|feeling|tone|day|season|weather)\b/i.test(phrase.text)) return undefined
-  const style = TERMS_BY_FACET.moment
-  const isUnseen = (word: string): boolean => {
-    if (/^(?:innovation|invention|creation)$/.test(word)) return true
-    const facts = checked.language.words.find(word)
-    if (!facts || !(facts.classes & NOUN) || style.includes(word)) return false
-    const abstract = (file: number) => UNSEEN.has(file) || (ACTS.has(file) && /(?:tion|sion|ism|ity|ness|ship|hood|ment)$/.test(word))
-    return (facts.main === 0 || facts.main >= 4) && abstract(facts.noun1) && (facts.noun2 === NONE || abstract(facts.noun2) || ACTS.has(facts.noun2) || /(?:ity|ness|ty)$/.test(word))
-  }
   // Its last words are what it is; “future of humanity” is of a time.
-  return words.every((word) => isUnseen(word) || checked.language.words.find(word)?.main === 2 || /^(?:humanity|mankind|life|time|world|passage|flow|cycle|beginning|end|power|art|nature)$/.test(word)) && words.some(isUnseen) ? phrase : undefined
+  return words.every((word) => isUnseen(checked, word) || checked.language.words.find(word)?.main === 2 || /^(?:humanity|mankind|life|time|world|passage|flow|cycle|beginning|end|power|art|nature)$/.test(word)) && words.some((word) => isUnseen(checked, word)) ? phrase : undefined
 }
 const NOUN = 1
 const NONE = 255

@@ -27,6 +27,13 @@ const PASSED = new Set("the a an his her its their my our your this that is are 
 const PASSED_AT_MOST = 2
 const isPassed = ({ lower }: LexicalWord) => PASSED.has(lower) || (lower.length > 4 && lower.endsWith('ly'))
 
+/** Of matches that overlap the longest, in the order of the text. */
+export function longest<T>(matches: readonly Match<T>[]): Match<T>[] {
+  const taken: Match<T>[] = []
+  for (const one of [...matches].sort((a, b) => b.to - b.from - (a.to - a.from))) if (!taken.some((other) => other.from < one.to && other.to > one.from)) taken.push(one)
+  return taken.sort((a, b) => a.from - b.from)
+}
+
 /** Finds the terms of a table in the words of a text. */
 export class Matcher<T> {
   readonly #root = newNode<T>()

@@ -35,3 +35,6 @@ export function lexicalWords(text: string): LexicalWord[] {
   }
   return found
 }
+
+/** Plain words as a term of the matcher: “e-reader” as “e reader”. */
+export const asTerm = (words: string): string => lexicalWords(words.toLowerCase()).map(({ lower }) => lower).join(' ')

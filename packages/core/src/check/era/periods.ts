@@ -18,7 +18,7 @@ knight in armour=knight in armor=knight in plate armour=knight in plate armor=kn
 ice age=mesolithic -40000..-4000; old kingdom=middle kingdom=new kingdom=pharaonic=egyptian scribe -2700..-300; minoan -2700..-1400; trojan war -1300..-1150; persian empire -550..-330; phoenician -1500..-300; etruscan -800..-100; hellenistic -330..-30; han dynasty -206..220; roman emperor=roman matron -300..450
 merovingian=carolingian 480..900; tang dynasty 618..907; song dynasty 960..1279; heian 794..1185; mongol horde=mongol empire 1206..1370; aztec=inca 1200..1535; mughal=mughal court 1526..1800; ottoman court=ottoman empire 1300..1920; joseon 1392..1897; qing dynasty 1644..1912; hanseatic 1200..1600; black death=plague doctor 1347..1700
 baroque court=baroque lady=baroque era=baroque period=baroque nobleman 1600..1750; rococo court=rococo lady=rococo era 1720..1790; restoration era 1660..1690; french revolution 1789..1799; colonial era 1607..1783; tsarist 1700..1917; confederate soldier=union soldier 1861..1865; pioneer wagon train=wagon train 1830..1875; pony express 1860..1861; gaslit london 1815..1910; fin de siècle=fin-de-siècle 1880..1905
-weimar 1919..1933; space race=atomic age 1945..1975; disco era 1974..1981; hippie commune=summer of love 1965..1972; speakeasy 1920..1933; town crier 1500..1850; cavalier 1630..1680; mammoth hunter=stone age hunter -40000..-8000
+weimar 1919..1933; space race=atomic age 1945..1975; disco era 1974..1981; hippie commune=summer of love 1965..1972; speakeasy 1920..1933; town crier 1500..1850; cavalier 1630..1680; roman britain=roman gaul=roman villa=roman bath=legionary=roman legionary -50..450; steam age=age of steam 1830..1950; coaching inn=coaching yard=stagecoach 1650..1850; mammoth hunter=stone age hunter -40000..-8000
 `
 
 export const eraEntries = (list: string): (readonly [string, Period])[] =>
@@ -44,6 +44,7 @@ export function periodsIn(text: string): (Period & { start: number; end: number 
   }
   for (const match of text.matchAll(/(?<![\d./:,-])(1[0-9]\d|20[0-4])0s\b/g)) take(match, Number(`${match[1]}0`), Number(`${match[1]}0`) + 9)
   for (const match of text.matchAll(/(?<=\b(?:in|of|circa|around|c\.|year|summer|winter|spring|autumn|early|late|about|the)\s|^|,\s*)(1[0-9]{3}|20[0-4]\d)(?=\s*(?:[,.;)]|$|\s(?:and|at|on|in)\b))/g)) take(match, Number(match[1]), Number(match[1]))
+  for (const match of text.matchAll(/\b(\d{1,4})\s?(?:BCE?\b|B\.C\.)/g)) take(match, -Number(match[1]), -Number(match[1]))
   for (const match of text.matchAll(new RegExp(`\\b(?:the|early|late) (${Object.keys(DECADE).join('|')})\\b`, 'gi'))) {
     const from = DECADE[match[1]!.toLowerCase()]!
     take(match, from, from + 9)

@@ -61,7 +61,7 @@ describe('a text says', () => {
     ['cockle beds at low tide', 'two tides: out'],
     ['shot on a 24mm lens', 'two lenses: wide'],
     ['her face fills the whole frame', 'two distances: close'],
-    ['done as an anime cel', 'two media: animated'],
+    ['done as an anime cel', 'two media: cartoon'],
   ])('“%s”', (text, expected) => expect(said(text).some((one) => one.startsWith(expected)), said(text).join('; ')).toBe(true))
   it('nothing of what is denied, past, likened, or only tells which', () => {
     for (const text of ['without a storm in sight', 'after the rain', 'hair like snow', 'a winter coat', 'a snow-white horse', 'ready for the night', 'the fog has lifted', 'a storm lantern']) expect(said(text), text).toEqual([])

@@ -9,7 +9,7 @@ import { hour, season } from './time.ts'
 import { angle, facing, focus, format, gaze, layout, lens, shot, shutter, tilt } from './view.ts'
 import { foliage, heat, moon, weather } from './weather.ts'
 
-export { age, angle, material, colourfulness, company, focus, hour, layout, media, shadow, shot, side, weather }
+export { age, angle, material, colourfulness, company, focus, hour, layout, media, room, shadow, shot, side, tide, water, weather }
 
 /** Everything of which a picture, a figure or a thing can have one value at a time. */
 export const DIMENSIONS: readonly Dimension[] = [
