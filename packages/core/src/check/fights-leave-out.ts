@@ -15,6 +15,8 @@ const MADE_OF = new Set('stone bronze brass marble toy wooden paper carved paint
 const LIVING = ['animal', 'person']
 /** Words of an entry that ask for nothing of their own: “any text”, “other people”. */
 const ANY = new Set('any all some other readable visible more much the a an'.split(' '))
+/** Entries that say how a picture is: a word that only tells which shows them as well, “a sepia view”. */
+const QUALITIES = new Set(['brown', 'brown tone', 'monochrome', 'grey', 'black and white', 'colour', 'bright colour', 'dark', 'darkness', 'blur', 'grain', 'snow', 'rain', 'fog', 'mist', 'water', 'ice', 'night'])
 /** Steps in the tree of kinds, beyond which a thing is hardly called by the broader name. */
 const FAR = 8
 
@@ -60,7 +62,7 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
       if (isOfKind(checked, word, kind, isKind)) add(i, i + 1)
     })
   const full = name.join(' ')
-  for (const { from, to } of placesThatShow(words, isShownBy(full) ? full : '', isKind)) if ((to - from > 1 || stands(from)) && !(living && isMade(from))) add(from, to)
+  for (const { from, to } of placesThatShow(words, isShownBy(full) ? full : '', isKind)) if ((to - from > 1 || stands(from) || QUALITIES.has(full)) && !(living && isMade(from))) add(from, to)
   if (name.length === 1 && isShownBy(last) && ['text', 'word', 'lettering', 'letter', 'writing', 'caption', 'typography'].includes(last)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
   return spots.sort((a, b) => a.start - b.start || b.end - a.end).filter((spot, i, all) => !all.slice(0, i).some((other) => other.phrase === spot.phrase))
 }

@@ -52,7 +52,7 @@ export function thereAfterAll(checked: Checked): Finding[] {
   for (const one of checked.noise) {
     if (one.kind !== 'leave-out') continue
     const head = singularOf(headOf(entriesOf(checked.said(one))[0] ?? '').toLowerCase())
-    const b = head.length > 2 ? words.find(([word]) => singularOf(word) === head) : undefined
+    const b = head.length > 2 ? words.find((match) => singularOf(match[0]) === head && !/\b(?:no|not|without|never|single|other)\s+(?:\p{L}+\s+)?$/iu.test(shown.slice(0, match.index))) : undefined
     if (b && !DIVIDED.test(shown)) pairs.push({ a: one, b: rangeOf(b) })
   }
   for (const match of lower.matchAll(LESS)) {

@@ -60,7 +60,7 @@ function isSaid(checked: Checked, facet: Facet): boolean {
       // What is vague is said to be so; it is not missing besides.
       return vagueSubject(checked).length > 0 || beginsWithWeather(checked) || checked.of('action', 'detail').length > 0 || namesAThing(checked)
     case 'setting':
-      return PLACED.test(text) || [room, tide, water].some((dimension) => checked.saidOf(dimension).length > 0) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0))
+      return PLACED.test(text) || [room, tide, water].some((dimension) => checked.saidOf(dimension).length > 0) || nounsOf(text).some((word) => PLACES.some((kind) => checked.language.kin.below(word, kind) >= 0)) || checked.of('subject').some((phrase) => nounsOf(phrase.text).some((word) => ['structure', 'way', 'location'].some((kind) => checked.language.kin.below(word, kind, true) >= 0)))
     case 'light':
       return HOW.test(text)
     case 'medium':

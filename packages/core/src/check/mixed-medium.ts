@@ -20,6 +20,9 @@ const isAlone = ({ words, shown }: Checked, { from, to, start, end }: Said): boo
 /** Whether a saying is about how the picture is made, not about a thing in it or a colour. */
 function isOfThePicture(checked: Checked, one: Said): boolean {
   const { facet, start } = one.phrase
+  // “Charcoal burners” are people.
+  const next = checked.words[one.to]
+  if (next && next.gap !== 'mark' && next.forms.some((form) => checked.isKind(form, 'person'))) return false
   if (facet === 'medium') return true
   if (OBJECTS.has(one.value)) return start === checked.phrases[0]?.start
   return isAlone(checked, one) || (facet === 'technique' && (start === one.start || one.phrase.end === one.end || checked.words[one.from - 1]?.start === start))

@@ -18,8 +18,8 @@ foggy, fog, misty, mist, hazy mist
 rainy, rain, pouring rain, rainfall, raining
 stormy, tempestuous, storm-tossed, rough sea, stormy sea, stormy ocean, stormy ocean waves, rough waves
 huge, enormous, gigantic, massive, giant, colossal, immense
-tiny, very small, minuscule, miniature, teeny
-old, aged, elderly, ancient
+tiny, very small, minuscule, miniature, teeny, wee, tiny little
+old, aged, elderly, ancient, well on in years
 soft light, soft lighting, gentle soft lighting, gentle light, soft diffused light, diffused light, diffuse light, soft diffuse lighting
 hard light, harsh light, harsh lighting, hard lighting
 side light, side lighting, light from the side, lit from the side, sidelit
@@ -31,10 +31,10 @@ moonlight, moonlit, light of the moon
 sunlight, sunlit, sunshine, sunlight streaming, sun light
 cosy, cozy, snug, homely, cosy and warm, warm and cosy, warm and cozy
 sad, melancholy, melancholic, sorrowful, mournful
-happy, joyful, cheerful, joyous, merry
+happy, joyful, cheerful, joyous, merry, jolly
 scary, frightening, spooky, creepy, eerie
 calm, peaceful, tranquil, serene
-lonely, solitary, desolate
+lonely, solitary, desolate, lonesome, all alone
 mysterious, enigmatic
 beautiful, lovely, pretty
 muted colours, muted colors, muted palette, muted tones, subdued colours, subdued colors, subdued palette

@@ -4,6 +4,7 @@ import { isFunctionWord } from '../read/words/function-words.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Check, Checked } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
+import { NOUN as NOUN_TAG, PROPN } from '../read/parts-of-speech.ts'
 import { namesAThing } from './named-thing.ts'
 
 const VAGUE =
@@ -54,8 +55,8 @@ function unseenStretch(checked: Checked): TextRange | undefined {
   if (!subject || another || ABSTRACT.test(checked.shown)) return undefined
   const clause = checked.clauses.find(({ start, end }) => start <= subject.start && subject.start < end)
   const within = (at: number) => at >= subject.start && at < subject.end
-  const heads = clause?.phrases.filter(({ head, name }) => !name && within(clause.words[head]!.start)).map(({ head }) => clause.words[head]!.lemma) ?? []
-  return heads.length > 0 && heads.every((lemma) => isUnseen(checked, lemma)) && !checked.phrases.some((phrase) => phrase.facet === 'action' && phrase.start < (clause?.end ?? 0) && phrase.start > subject.start) ? subject : undefined
+  const nouns = clause?.words.filter(({ tag, start }) => (tag === NOUN_TAG || tag === PROPN) && within(start)).map(({ lemma }) => lemma) ?? []
+  return nouns.length > 0 && nouns.every((lemma) => isUnseen(checked, lemma) && checked.language.kin.below(lemma, 'person', true) < 0) && !checked.phrases.some((phrase) => phrase.facet === 'action' && phrase.start < (clause?.end ?? 0) && phrase.start > subject.start) ? subject : undefined
 }
 
 /** What stands before a noun and says nothing of it that could be drawn. */

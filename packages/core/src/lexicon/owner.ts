@@ -52,6 +52,6 @@ export function ownersOf(clauses: readonly Clause[], { start, end }: TextRange, 
     return host ? [ownerOf(clause, host)] : []
   }
   // After its noun: “a door ajar”, “eyes shut”.
-  const host = all(phrases).findLast((phrase) => phrase.to <= from && from - phrase.to <= 1)
+  const host = all(phrases).find((phrase) => phrase.to === from)
   return host ? [ownerOf(clause, host)] : []
 }

@@ -29,7 +29,7 @@ export const sunHeight = dimension(
   ANYWHERE,
   {
     high: 'noon, mid day, high noon, noon sun|light, midday sun|light, sun stand? directly|straight|right|high? overhead, overhead sun, sun at zenith, zenith sun, sun at height',
-    low: 'low|setting|rising|sinking sun, sun low, long shadow, long slanting shadow, shadow stretch|reach across|over|far, shadow _? _? reach|stretch right|far across, shadow _ _ _? reach|stretch across, last|first ray, raking sun|sunlight, slanting sun|sunlight',
+    low: 'low|setting|rising|sinking sun, sun low, long shadow, long slanting shadow, shadow stretch|reach across|over|far, shadow of _ _? reach|stretch|lie|fall _? across|over|to, shadow _? _? reach|stretch right|far across, shadow _ _ _? reach|stretch across, last|first ray, raking sun|sunlight, slanting sun|sunlight',
   },
   'high low',
 )

@@ -89,7 +89,7 @@ export const material = dimension(
   [...ANYWHERE, 'medium'],
   {
     wood: 'wooden, timber, oak, oaken, {worked} from|of|out|in _? _? wood|oak|pine|walnut|ash|elm|bamboo, wood',
-    metal: '{metal}, metallic, {worked} from|of|out|in _? _? {metal}, cast iron',
+    metal: '{metal}, metallic, {worked} from|of|out|in _? _? {metal}, {worked} in _ _ from|of _? {metal}, cast iron',
     stone: 'marble, granite, basalt, sandstone, limestone, slate, {worked} from|of|out|in _? _? stone|marble|granite|basalt|rock|slate',
     glass: 'glass, crystal, {worked} from|of|out|in _? _? glass|crystal',
     paper: 'paper, cardboard, papier, {worked} from|of|out|in _? _? paper|cardboard',
