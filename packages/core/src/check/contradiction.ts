@@ -1,5 +1,6 @@
 import type { Dimension } from '../lexicon/dimension.ts'
 import { company, DIMENSIONS, material, media } from '../lexicon/dimensions/index.ts'
+import { formsOf } from '../lexicon/forms.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Check, Checked, Said } from './checked.ts'
 import { aloneInCompany, desertedInCompany } from './company.ts'
@@ -9,6 +10,8 @@ import { thereAfterAll } from './lacking.ts'
 import { isMeant } from './meant.ts'
 import { twoNumbers } from './numbers.ts'
 
+/** WordNet's file of nouns of the body. */
+const OF_THE_BODY = 8
 /** Of these a picture has only one, so that two mentions are of the same. */
 const ONE_OF_A_KIND = new Set('sky sea sun moon horizon background backdrop light ocean air water room weather scene picture composition palette'.split(' '))
 
@@ -62,7 +65,7 @@ function ofOne(checked: Checked, a: Said, b: Said, several: boolean): boolean {
   const [its, other] = [checked.ownersOf(a), checked.ownersOf(b)]
   if (a.dimension.of === 'figure') {
     // Eyes and a face are of whoever has them.
-    const known = (owners: typeof its) => owners.filter(({ lemma }) => !checked.isKind(lemma, 'body part') && !checked.isKind(lemma, 'hair'))
+    const known = (owners: typeof its) => owners.filter(({ lemma }) => !formsOf(lemma).some((form) => checked.language.words.find(form)?.noun1 === OF_THE_BODY))
     const [mine, theirs] = [known(its), known(other)]
     // Pleats may fly while their wearer stands.
     if ([...mine, ...theirs].some(({ lemma }) => !isFigure(checked, lemma) && checked.isKind(lemma, 'artifact'))) return false

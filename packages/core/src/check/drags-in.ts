@@ -1,10 +1,8 @@
-import { singularOf } from '../english/noun.ts'
-import type { Check, Checked } from './checked.ts'
+import type { Check } from './checked.ts'
+import { isOnlyQuality, isPlainThing, rulesOut, singulars } from './companions.ts'
 import type { TextRange } from '../text-range.ts'
 import { fightsLeaveOut } from './fights-leave-out.ts'
 import { inText } from './finding.ts'
-import { placesThatShow } from '../lexicon/shown.ts'
-import { lexicalWords } from '../lexicon/words.ts'
 import { bareEntry } from './negated-leave-out.ts'
 
 /** A companion that comes less surely is not worth a word: a subject's first six that are listed by hand, a place's first two. */
@@ -16,23 +14,6 @@ const UNWANTED: readonly { what: RegExp; against: RegExp }[] = [
   { what: /\b(?:youth|young)\b/i, against: /\b(?:old|elderly|aged|ancient)\b/i },
 ]
 
-const WORD = /\p{L}+/gu
-const wordsOf = (said: string) => [...said.toLowerCase().matchAll(WORD)].map(([word]) => singularOf(word))
-
-/** Whether an entry rules a companion out: by its words, by what it implies, or as a kind of it. Remembered, since drafts of one project share their lists. */
-const answers = new Map<string, boolean>()
-function rulesOut({ language, isKind }: Checked, entry: string, what: string): boolean {
-  const key = `${entry}|${what}`
-  let known = answers.get(key)
-  if (known === undefined) {
-    const [own, its] = [wordsOf(entry), wordsOf(what)]
-    known = (own.length > 0 && own.every((word) => its.includes(word))) || its.every((word) => own.includes(word)) || placesThatShow(lexicalWords(what), wordsOf(entry).join(' '), isKind).length > 0 || (own.length === 1 && language.kin.below(what, entry) > 0)
-    if (answers.size > 20_000) answers.clear()
-    answers.set(key, known)
-  }
-  return known
-}
-
 /** What is said against a companion of the same figure; beyond “and” or “his” another figure begins. */
 function ofTheSame(text: string, term: TextRange, against: RegExp): string | undefined {
   const match = against.exec(text)
@@ -40,17 +21,6 @@ function ofTheSame(text: string, term: TextRange, against: RegExp): string | und
   const [first, last] = match.index < term.start ? [match.index + match[0].length, term.start] : [term.end, match.index]
   return /\b(?:and|with|his|her|their|beside|another|an?)\b/i.test(text.slice(first, last)) ? undefined : match[0]
 }
-
-/** What is only what it is: a place or a thing has a look of its own, where a figure, a feast or a genre brings a whole costume. */
-const PLAIN = ['animal', 'plant', 'structure', 'location', 'formation', 'sea', 'lake', 'stream', 'artifact', 'food', 'area', 'vehicle', 'vegetation', 'land']
-const isPlain = ({ isKind }: Checked, term: string): boolean => PLAIN.some((kind) => isKind(term, kind))
-/** Qualities say how something is; what they may bring is nobody's surprise. */
-const isOnlyQuality = ({ language }: Checked, term: string): boolean => {
-  const facts = language.words.find(term)
-  return facts !== undefined && (facts.main === ADJECTIVE || facts.main === ADVERB)
-}
-const ADJECTIVE = 2
-const ADVERB = 3
 
 export const dragsIn: Check = (checked) => {
   const { associations } = checked.language
@@ -61,14 +31,14 @@ export const dragsIn: Check = (checked) => {
   const isFought = (entry: string) => (fought ??= new Set(fightsLeaveOut(checked).map((finding) => (finding.with?.in === 'leaveOut' ? finding.with.entry : '')))).has(entry)
   return checked.of('subject', 'setting', 'detail').flatMap((phrase) => {
     for (const { start, end, term } of associations.termsIn(checked.shown.slice(phrase.start, phrase.end))) {
-      if (isPlain(checked, term) || isOnlyQuality(checked, term)) continue
+      if (isPlainThing(checked, term) || isOnlyQuality(checked, term)) continue
       for (const { what, strength } of associations.companions(term)) {
         if (strength < SURE[phrase.facet as keyof typeof SURE]) continue
         const ruled = list.find(({ bare }) => rulesOut(checked, bare, what))
         const against = phrase.facet === 'subject' ? UNWANTED.find((one) => one.what.test(what))?.against : undefined
         const clash = against && ofTheSame(checked.shown, { start: phrase.start + start, end: phrase.start + end }, against)
         // What is said anyway is wanted.
-        if ((!ruled && !clash) || wordsOf(what).every((word) => (said ??= new Set(wordsOf(checked.shown))).has(word)) || (ruled && !clash && isFought(ruled.entry))) continue
+        if ((!ruled && !clash) || singulars(what).every((word) => (said ??= new Set(singulars(checked.shown))).has(word)) || (ruled && !clash && isFought(ruled.entry))) continue
         return [
           {
             kind: 'drags-in' as const,

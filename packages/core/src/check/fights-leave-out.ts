@@ -9,7 +9,7 @@ import { type Finding, inText } from './finding.ts'
 import { edited, removing } from './fixes.ts'
 
 /** Words of a list whose kinds go by another name in the tree of kinds. */
-const KIND_OF: Readonly<Record<string, string>> = { people: 'person', human: 'person', figure: 'person', boat: 'watercraft', ship: 'watercraft', car: 'motor vehicle', pet: 'domestic animal', clothes: 'clothing', toy: 'plaything', jewellery: 'jewelry' }
+const KIND_OF: Readonly<Record<string, string>> = { people: 'person', human: 'person', figure: 'person', boat: 'watercraft', ship: 'watercraft', pet: 'domestic animal', clothes: 'clothing', toy: 'plaything', jewellery: 'jewelry' }
 /** What stands before a living thing that is none: a toy dog, a horse of bronze. */
 const MADE_OF = new Set('stone bronze brass marble toy wooden paper carved painted porcelain plush stuffed tin clay origami knitted glass iron plaster statue sculpture clockwork cardboard felt chocolate snow sand gilded ceramic embroidered'.split(' '))
 const LIVING = ['animal', 'person']
@@ -17,6 +17,8 @@ const LIVING = ['animal', 'person']
 const ANY = new Set('any all some other readable visible more much the a an'.split(' '))
 /** Entries that say how a picture is: a word that only tells which shows them as well, “a sepia view”. */
 const QUALITIES = new Set(['brown', 'brown tone', 'monochrome', 'grey', 'black and white', 'colour', 'bright colour', 'dark', 'darkness', 'blur', 'grain', 'snow', 'rain', 'fog', 'mist', 'water', 'ice', 'night'])
+const COLOURS = new Set('red green blue yellow orange pink purple brown black white grey'.split(' '))
+const isQuality = ({ language }: Checked, { lower }: LexicalWord): boolean => [2, 3].includes(language.words.find(lower)?.main ?? -1)
 /** Steps in the tree of kinds, beyond which a thing is hardly called by the broader name. */
 const FAR = 8
 
@@ -58,11 +60,12 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
   const isMade = (i: number) => words.slice(Math.max(0, i - 2), i).some(({ lower }) => MADE_OF.has(lower))
   if (name.length === 1)
     words.forEach((word, i) => {
-      if (!stands(i) || (living && isMade(i))) return
+      // A colour stands before what has it.
+      if (!(stands(i) || COLOURS.has(last)) || (living && isMade(i))) return
       if (isOfKind(checked, word, kind, isKind)) add(i, i + 1)
     })
   const full = name.join(' ')
-  for (const { from, to } of placesThatShow(words, isShownBy(full) ? full : '', isKind)) if ((to - from > 1 || stands(from) || QUALITIES.has(full)) && !(living && isMade(from))) add(from, to)
+  for (const { from, to } of placesThatShow(words, isShownBy(full) ? full : '', isKind)) if ((to - from > 1 || stands(from) || QUALITIES.has(full) || isQuality(checked, words[from]!)) && !(living && isMade(from))) add(from, to)
   if (name.length === 1 && isShownBy(last) && ['text', 'word', 'lettering', 'letter', 'writing', 'caption', 'typography'].includes(last)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
   return spots.sort((a, b) => a.start - b.start || b.end - a.end).filter((spot, i, all) => !all.slice(0, i).some((other) => other.phrase === spot.phrase))
 }
@@ -70,10 +73,10 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
 /** Whether a noun is of a kind, by its commonest sense; a word that is rarely a noun is taken for none. */
 function isOfKind({ language: { kin, words } }: Checked, { lower, forms }: LexicalWord, kind: string, isKind: IsKind): boolean {
   const facts = words.find(lower) ?? words.find(forms.at(-1)!)
-  if (!facts || (facts.classes & 1) === 0 || (facts.main !== 0 && facts.main < 4)) return false
+  if (!facts || (facts.classes & 1) === 0 || (facts.main !== 0 && facts.main < 4 && !COLOURS.has(kind))) return false
   return forms.some((form) => {
     const steps = kin.below(form, kind)
-    return steps > 0 && steps <= FAR && isKind(form, kind)
+    return steps > 0 && steps <= FAR && (COLOURS.has(kind) || isKind(form, kind))
   })
 }
 

@@ -74,7 +74,7 @@ export function numbersOfFigures(checked: Checked): Figures[] {
     // “hundreds of lanterns” are no figures; “a crowd” is.
     const thing = / (?:of|with) (.*)$/.exec(match[0])?.[1] ?? ''
     if (counted && !(thing.match(/\p{L}+/gu) ?? []).some((word) => isFigure(checked, word))) continue
-    if ((checked.namingOthers.has(match.index) && /^\p{L}+[^s]$/u.test(match[0])) || NOT_ALIVE.test(match[0]) || /^\s*(?:has|have|had|is|are)?\s*(?:gone|left|departed|dispersed)\b/i.test(checked.shown.slice(match.index + match[0].length))) continue
+    if (checked.namingOthers.has(match.index + match[0].lastIndexOf(' ') + 1) || NOT_ALIVE.test(match[0]) || /^\s*(?:has|have|had|is|are)?\s*(?:gone|left|departed|dispersed)\b/i.test(checked.shown.slice(match.index + match[0].length))) continue
     const last = counted ? (thing.match(/\p{L}+/gu) ?? []).findLast((word) => isFigure(checked, word)) : undefined
     const words = (last ? match[0].slice(0, match[0].lastIndexOf(last) + last.length) : match[0]).replace(/\s+(?:with|in|on|at|of|by|and|for|from|to)$/i, '')
     if (inPicture(match.index + words.length - 1)) found.push({ start: match.index, end: match.index + words.length, number: 100 })

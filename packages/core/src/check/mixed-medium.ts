@@ -24,7 +24,7 @@ function isOfThePicture(checked: Checked, one: Said): boolean {
   const next = checked.words[one.to]
   if (next && next.gap !== 'mark' && next.forms.some((form) => checked.isKind(form, 'person'))) return false
   if (facet === 'medium') return true
-  if (OBJECTS.has(one.value)) return start === checked.phrases[0]?.start
+  if (OBJECTS.has(one.value)) return start === checked.phrases[0]?.start || (facet === 'technique' && isAlone(checked, one))
   return isAlone(checked, one) || (facet === 'technique' && (start === one.start || one.phrase.end === one.end || checked.words[one.from - 1]?.start === start))
 }
 

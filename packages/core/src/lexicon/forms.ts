@@ -49,7 +49,7 @@ export function formsOf(lower: string): readonly string[] {
       if (word.endsWith('ies')) stem(3, 'y')
       if (word.endsWith('ves')) stem(3, 'f', 'fe')
     }
-    if (word.length > 5 && word.endsWith('ing')) stem(3, 'e')
+    if (word.length > 4 && word.endsWith('ing')) stem(3, 'e')
     if (word.length > 4 && word.endsWith('ed')) {
       stem(2, 'e')
       if (word.endsWith('ied')) stem(3, 'y')
