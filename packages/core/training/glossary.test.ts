@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
 import type { GlossaryEntry } from '../src/glossary/entry.ts'
-import { lexiconOf, lexiconSource, readGlossary } from './glossary.ts'
+import { termsByFacet, termsSource, readGlossary } from './glossary.ts'
 
 const folder = fileURLToPath(new URL('../glossary', import.meta.url))
 const entries = readGlossary(folder)
@@ -35,8 +35,8 @@ describe('the shipped glossary', () => {
     expect(sharing(entries.map(({ does }) => does.split(/[\s,]+/).slice(0, 3).join(' ').toLowerCase()))).toEqual([])
     expect(sharing(entries.map(frameOf))).toEqual([])
   })
-  it('is what the tables and the reading’s lexicon were made from', () => {
+  it('is what the tables and the reading’s terms were made from', () => {
     expect(JSON.parse(file('../tables/glossary.json'))).toEqual(entries)
-    expect(file('../src/glossary/lexicon.ts')).toBe(lexiconSource(lexiconOf(entries, folder)))
+    expect(file('../src/glossary/terms-by-facet.ts')).toBe(termsSource(termsByFacet(entries, folder)))
   })
 })

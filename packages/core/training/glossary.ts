@@ -49,7 +49,7 @@ export function readGlossary(folder: string): GlossaryEntry[] {
 }
 
 /** What tells the reading a facet: every way to write a term, and the words in glossary/lists/cues that are no terms. */
-export function lexiconOf(entries: readonly GlossaryEntry[], folder: string): Record<Facet, string[]> {
+export function termsByFacet(entries: readonly GlossaryEntry[], folder: string): Record<Facet, string[]> {
   const of = (facet: Facet) => [
     ...new Set([
       ...entries.filter((entry) => entry.facet === facet).flatMap(({ term, also = [] }) => [term, ...also]),
@@ -59,9 +59,9 @@ export function lexiconOf(entries: readonly GlossaryEntry[], folder: string): Re
   return Object.fromEntries(FACETS.map((facet) => [facet, of(facet)])) as Record<Facet, string[]>
 }
 
-/** The source of src/glossary/lexicon.ts. */
-export function lexiconSource(lexicon: Readonly<Record<Facet, readonly string[]>>): string {
-  const lists = FACETS.map((facet) => `  ${facet}: split(\n    ${JSON.stringify(lexicon[facet].join(', ')).replace(/^"|"$/g, '`')},\n  ),`)
+/** The source of src/glossary/terms-by-facet.ts. */
+export function termsSource(terms: Readonly<Record<Facet, readonly string[]>>): string {
+  const lists = FACETS.map((facet) => `  ${facet}: split(\n    ${JSON.stringify(terms[facet].join(', ')).replace(/^"|"$/g, '`')},\n  ),`)
   return `import type { Facet } from '../facet.ts'
 
 const split = (list: string): readonly string[] => list.split(', ')

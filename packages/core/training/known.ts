@@ -9,7 +9,7 @@ import { dirname, join } from 'node:path'
 import { SAME } from '../src/check/senses.ts'
 import { THINGS } from '../src/check/era/things.ts'
 import { packKnown } from '../src/glossary/known.ts'
-import { TERMS_BY_FACET } from '../src/glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../src/glossary/terms-by-facet.ts'
 
 /** Of the vectors' words, commonest first, which bring names and new words; further down misspellings begin. */
 const COMMONEST = 60_000

@@ -1,7 +1,7 @@
 import type { Facet } from '../facet.ts'
 import { media, room, tide, water } from '../lexicon/dimensions/index.ts'
 import { valuesIn } from '../lexicon/lexicon.ts'
-import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../glossary/terms-by-facet.ts'
 import type { Check, Checked } from './checked.ts'
 import { namesAThing } from './named-thing.ts'
 import { unknownWord } from './unknown-word.ts'

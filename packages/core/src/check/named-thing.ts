@@ -1,5 +1,5 @@
 import { singularOf } from '../english/noun.ts'
-import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../glossary/terms-by-facet.ts'
 import { TermFinder } from '../glossary/term-finder.ts'
 import type { Phrase } from '../read/reading.ts'
 import type { Checked } from './checked.ts'

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein'
-import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../glossary/terms-by-facet.ts'
 import { scan } from '../read/scan.ts'
 import type { Check, Checked } from './checked.ts'
 import { inText } from './finding.ts'

@@ -1,5 +1,5 @@
 import type { Phrase } from '../read/reading.ts'
-import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../glossary/terms-by-facet.ts'
 import { isFunctionWord } from '../read/words/function-words.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Check, Checked } from './checked.ts'

@@ -4,7 +4,7 @@ import type { Phrase } from '../read/reading.ts'
 import { scan } from '../read/scan.ts'
 import { isFunctionWord } from '../read/words/function-words.ts'
 import { VECTOR, type WordTable } from '../read/words/word-table.ts'
-import { TERMS_BY_FACET } from './lexicon.ts'
+import { TERMS_BY_FACET } from './terms-by-facet.ts'
 
 /** What a term of a facet is measured against: what says most of whether it fits. */
 const BESIDE: Record<Facet, Partial<Record<Facet, number>>> = {

@@ -1,7 +1,7 @@
 import { FACETS } from '../facets.ts'
 import type { Facet } from '../facet.ts'
 import { TermIndex } from '../glossary/term-index.ts'
-import { TERMS_BY_FACET } from '../glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../glossary/terms-by-facet.ts'
 import { LABELS, likeliest, marginals } from './model/chain.ts'
 import { FastNetwork } from './model/fast-network.ts'
 import { type Item, type Sequence, sequenceOf } from './model/features.ts'

@@ -1,5 +1,5 @@
 import { TermIndex } from '../../src/glossary/term-index.ts'
-import { TERMS_BY_FACET } from '../../src/glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../../src/glossary/terms-by-facet.ts'
 import { featuresOf, sequenceOf } from '../../src/read/model/features.ts'
 import type { WordEntries } from '../../src/read/model/word-features.ts'
 import { prepare } from '../../src/read/prepare.ts'

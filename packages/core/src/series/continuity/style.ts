@@ -1,4 +1,4 @@
-import { TERMS_BY_FACET } from '../../glossary/lexicon.ts'
+import { TERMS_BY_FACET } from '../../glossary/terms-by-facet.ts'
 import { TermFinder } from '../../glossary/term-finder.ts'
 import { contradictionIn, isSaid } from '../said.ts'
 import { isBehind, type SeenSeries } from './seen.ts'
