@@ -10,6 +10,7 @@ import type { Dimension } from '../lexicon/dimension.ts'
 import { type Saying, sayingsIn } from '../lexicon/lexicon.ts'
 import { type Owner, ownersOf } from '../lexicon/owner.ts'
 import { holds } from '../lexicon/scope.ts'
+import { type Showing, showingsIn } from '../lexicon/shown.ts'
 import { type LexicalWord, lexicalWords } from '../lexicon/words.ts'
 import { type Clause, structureOf } from '../structure/structure.ts'
 import type { TextRange } from '../text-range.ts'
@@ -53,6 +54,7 @@ export class Checked {
   #words: readonly LexicalWord[] | undefined
   #sayings: readonly Said[] | undefined
   #clauses: readonly Clause[] | undefined
+  #showings: readonly Showing[] | undefined
   #namingOthers: ReadonlySet<number> | undefined
 
   constructor(
@@ -127,10 +129,14 @@ export class Checked {
     return this.sayings.filter((one) => one.dimension === dimension)
   }
 
-  /** Whether a lower-case word is a noun of a kind, by its commonest sense; a word that is mostly something else is taken for no noun. */
-  readonly isKind = (noun: string, kind: string): boolean => {
-    const facts = this.language.words.find(noun)
-    return (facts === undefined || facts.main === NOUN_FIRST || facts.main === UNSEEN) && this.language.kin.below(noun, kind) >= 0
+  /** What else the text shows by what it says: graves by a churchyard. */
+  get showings(): readonly Showing[] {
+    return (this.#showings ??= showingsIn(this.words, this.isKind))
+  }
+
+  /** As `Language.isKind`. */
+  get isKind(): Language['isKind'] {
+    return this.language.isKind
   }
 
   /** What something is said of, as far as the sentence tells. */
@@ -143,9 +149,6 @@ export class Checked {
   }
 }
 
-/** Classes of the table of words: seen most often as a noun, and never seen. */
-const NOUN_FIRST = 0
-const UNSEEN = 255
 /** A bit of a word's classes. */
 const CAN_BE_NOUN = 1
 

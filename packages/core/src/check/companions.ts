@@ -1,5 +1,5 @@
 import { singularOf } from '../english/noun.ts'
-import { placesThatShow } from '../lexicon/shown.ts'
+import { placesOf, showingsIn } from '../lexicon/shown.ts'
 import { lexicalWords } from '../lexicon/words.ts'
 import type { Checked } from './checked.ts'
 
@@ -29,7 +29,7 @@ export function rulesOut({ language, isKind }: Checked, entry: string, what: str
   let known = answers.get(key)
   if (known === undefined) {
     const [own, its] = [singulars(entry), singulars(what)]
-    known = (own.length > 0 && own.every((word) => its.includes(word))) || its.every((word) => own.includes(word)) || placesThatShow(lexicalWords(what), own.join(' '), isKind).length > 0 || (own.length === 1 && language.kin.below(what, entry) > 0)
+    known = (own.length > 0 && own.every((word) => its.includes(word))) || its.every((word) => own.includes(word)) || placesOf(showingsIn(lexicalWords(what), isKind), own.join(' ')).length > 0 || (own.length === 1 && language.kin.below(what, entry) > 0)
     if (answers.size > MOST_ANSWERS) answers.clear()
     answers.set(key, known)
   }

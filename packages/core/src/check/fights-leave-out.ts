@@ -1,6 +1,6 @@
 import { singularOf } from '../english/noun.ts'
 import type { IsKind } from '../lexicon/matcher.ts'
-import { isShownBy, placesThatShow } from '../lexicon/shown.ts'
+import { isShownBy, placesOf } from '../lexicon/shown.ts'
 import { type LexicalWord, lexicalWords } from '../lexicon/words.ts'
 import type { Phrase } from '../read/reading.ts'
 import { entriesOf } from '../read/noise/leave-out.ts'
@@ -38,9 +38,7 @@ function nameOf(entry: string): string[] {
 
 /** Where a text asks for what an entry of the leave-out list rules out: by its own words, by what is of its kind, and by what shows it. */
 function spotsOf(checked: Checked, entry: string): Spot[] {
-  const { words } = checked
-  // A gull is no person, whatever else it may be called.
-  const isKind = (noun: string, kind: string) => checked.isKind(noun, kind) && !(kind === 'person' && checked.language.kin.below(noun, 'animal', true) >= 0)
+  const { words, isKind } = checked
   const name = nameOf(entry)
   const last = name.at(-1)
   if (last === undefined) return []
@@ -65,7 +63,7 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
       if (isOfKind(checked, word, kind, isKind)) add(i, i + 1)
     })
   const full = name.join(' ')
-  for (const { from, to } of placesThatShow(words, isShownBy(full) ? full : '', isKind)) if ((to - from > 1 || stands(from) || QUALITIES.has(full) || isQuality(checked, words[from]!)) && !(living && isMade(from))) add(from, to)
+  for (const { from, to } of placesOf(checked.showings, full)) if ((to - from > 1 || stands(from) || QUALITIES.has(full) || isQuality(checked, words[from]!)) && !(living && isMade(from))) add(from, to)
   if (name.length === 1 && isShownBy(last) && ['text', 'word', 'lettering', 'letter', 'writing', 'caption', 'typography'].includes(last)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
   return spots.sort((a, b) => a.start - b.start || b.end - a.end).filter((spot, i, all) => !all.slice(0, i).some((other) => other.phrase === spot.phrase))
 }
@@ -75,8 +73,9 @@ function isOfKind({ language: { kin, words } }: Checked, { lower, forms }: Lexic
   const facts = words.find(lower) ?? words.find(forms.at(-1)!)
   if (!facts || (facts.classes & 1) === 0 || (facts.main !== 0 && facts.main < 4 && !COLOURS.has(kind))) return false
   return forms.some((form) => {
+    if (form === kind || !(COLOURS.has(kind) || isKind(form, kind))) return false
     const steps = kin.below(form, kind)
-    return steps > 0 && steps <= FAR && (COLOURS.has(kind) || isKind(form, kind))
+    return steps > 0 && steps <= FAR
   })
 }
 

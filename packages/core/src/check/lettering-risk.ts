@@ -1,5 +1,5 @@
 import { longest } from '../lexicon/matcher.ts'
-import { placesThatShow } from '../lexicon/shown.ts'
+import { placesOf } from '../lexicon/shown.ts'
 import type { Phrase } from '../read/reading.ts'
 import type { Check } from './checked.ts'
 import { type Finding, inText } from './finding.ts'
@@ -30,7 +30,7 @@ export const letteringRisk: Check = (checked) => {
     })
   }
   if (well > 0) return found
-  for (const { from, to } of longest(placesThatShow(checked.words, 'text', checked.isKind))) {
+  for (const { from, to } of longest(placesOf(checked.showings, 'text'))) {
     const carrier = { start: checked.words[from]!.start, end: checked.words[to - 1]!.end }
     const phrase = checked.phraseAt(carrier.start)
     if (!phrase || !THINGS.has(phrase.facet) || covered(carrier.start, carrier.end) || checked.words[to]?.gap === 'hyphen' || (to - from === 1 && checked.namingOthers.has(carrier.start))) continue

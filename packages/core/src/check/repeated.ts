@@ -65,6 +65,8 @@ const synonyms = new Synonyms([])
 /** Words that two stretches must share, and the share of the later one's, before it is taken to say the earlier one again. */
 const SHARED = 3
 const SHARE = 0.6
+/** Steps in the tree of kinds within which the later of two may be broader. */
+const NEAR = 4
 /** Stretches between marks, and words, that are compared; a longer text tells a story. */
 const STRETCHES = 40
 
@@ -76,9 +78,10 @@ function paraphrased(checked: Checked): [TextRange, TextRange][] {
     .map((match) => ({ start: match.index + match[0].length - match[0].trimStart().length, end: match.index + match[0].trimEnd().length, words: wordsOf(match[0]) }))
     .filter(({ start, words }) => words.length >= SHARED && checked.phraseAt(start)?.facet !== 'lettering')
   // The later one may be broader: a wren is the bird.
-  const fits = (said: string, again: string) => synonyms.same(said, again) || (kin.below(said, again) > 0 && kin.below(said, again) <= 4 && again.length > 3)
+  const fits = (said: string, again: string) => synonyms.same(said, again) || (again.length > 3 && checked.isKind(said, again) && kin.below(said, again) <= NEAR)
   for (const [i, b] of stretches.entries()) {
     for (const a of stretches.slice(0, i)) {
+      if (Math.min(a.words.length, b.words.length) < SHARE * Math.max(a.words.length, b.words.length)) continue
       const open = [...a.words]
       let shared = 0
       for (const word of b.words) {

@@ -25,6 +25,8 @@ export type IsKind = (noun: string, kind: string) => boolean
 /** Small words that stand between the words of a term and change nothing: “the sun is rising”, “face fills the frame”. */
 const PASSED = new Set("the a an his her its their my our your this that is are was were be being been 's and very quite so too all just still now rather truly really almost nearly".split(' '))
 const PASSED_AT_MOST = 2
+/** Words of which it is remembered what kinds they are of. */
+const REMEMBERED = 5_000
 const isPassed = ({ lower }: LexicalWord) => PASSED.has(lower) || (lower.length > 4 && lower.endsWith('ly'))
 
 /** Of matches that overlap the longest, in the order of the text. */
@@ -37,6 +39,7 @@ export function longest<T>(matches: readonly Match<T>[]): Match<T>[] {
 /** Finds the terms of a table in the words of a text. */
 export class Matcher<T> {
   readonly #root = newNode<T>()
+  readonly #remembered = new WeakMap<IsKind, Map<Node<T>, Map<string, readonly Node<T>[]>>>()
 
   /** @throws when a term of the table is ill-formed. */
   constructor(entries: Iterable<readonly [term: string, value: T]>, sets: Sets = {}) {
@@ -49,6 +52,21 @@ export class Matcher<T> {
     if (!node.values.includes(value)) node.values.push(value)
   }
 
+  /** What follows a node by the kinds that a word is of. Remembered, since a table has many kinds and a text is looked at after every key. */
+  #ofKinds(node: Node<T>, { lower, forms }: LexicalWord, isKind: IsKind): readonly Node<T>[] {
+    let known = this.#remembered.get(isKind)
+    if (!known) this.#remembered.set(isKind, (known = new Map<Node<T>, Map<string, readonly Node<T>[]>>()))
+    let own = known.get(node)
+    if (!own) known.set(node, (own = new Map<string, readonly Node<T>[]>()))
+    let found = own.get(lower)
+    if (!found) {
+      found = node.kinds.filter(({ kind }) => forms.some((form) => isKind(form, kind))).map(({ next }) => next)
+      if (own.size >= REMEMBERED) own.clear()
+      own.set(lower, found)
+    }
+    return found
+  }
+
   /** Every match, also those that lie within others, by where they begin. */
   find(words: readonly LexicalWord[], isKind: IsKind): Match<T>[] {
     const found: Match<T>[] = []
@@ -58,7 +76,7 @@ export class Matcher<T> {
       if (!word || (at > from && word.gap === 'mark')) return
       const next = new Set<Node<T>>(word.number === undefined ? node.any : [])
       for (const form of word.forms) for (const one of node.words.get(form) ?? []) next.add(one)
-      for (const one of node.kinds) if (!next.has(one.next) && word.forms.some((form) => isKind(form, one.kind))) next.add(one.next)
+      if (word.number === undefined && node.kinds.length) for (const one of this.#ofKinds(node, word, isKind)) next.add(one)
       if (word.number !== undefined) for (const range of node.numbers) if (range.from <= word.number && word.number <= range.to) next.add(range.next)
       for (const one of next) walk(one, from, at + 1, 0)
       if (at > from && passed < PASSED_AT_MOST && isPassed(word)) walk(node, from, at + 1, passed + 1)

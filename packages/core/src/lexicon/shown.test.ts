@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { Kin } from '../glossary/kin.ts'
 import { WordTable } from '../read/words/word-table.ts'
 import { FINE } from './fine.ts'
-import { isShownBy, placesThatShow, SHOWN_LINES, SHOWN_SETS } from './shown.ts'
+import { isShownBy, placesOf, SHOWN_LINES, SHOWN_SETS, showingsIn } from './shown.ts'
 import { turnsOf } from './term.ts'
 import { lexicalWords } from './words.ts'
 
@@ -13,7 +13,7 @@ const isKind = (noun: string, kind: string) => kin.below(noun, kind) >= 0
 /** What of a text shows a thing. */
 const showing = (text: string, name: string) => {
   const words = lexicalWords(text)
-  return placesThatShow(words, name, isKind).map(({ from, to }) => text.slice(words[from]!.start, words[to - 1]!.end))
+  return placesOf(showingsIn(words, isKind), name).map(({ from, to }) => text.slice(words[from]!.start, words[to - 1]!.end))
 }
 
 describe('the table of what shows what', () => {

@@ -186,7 +186,7 @@ vignette vignetting: pinhole, toy camera, old lens, lomography
 
 const SHOWN_SETS = { ...SETS, instrument: 'harp violin viola cello fiddle guitar lute mandolin banjo ukulele piano harpsichord organ accordion concertina harmonica flute piccolo clarinet oboe bassoon saxophone trumpet cornet trombone tuba horn bugle bagpipe drum tambourine cymbal xylophone marimba zither dulcimer lyre sitar balalaika recorder whistle gong', carrier: 'sign label headline placard banner nameplate', hardness: 'hard harsh deep strong black long dark inky stark crisp sharp dramatic' }
 
-interface Shown {
+export interface Shown {
   /** What a list may call it, in the singular; several words stand with a hyphen between. */
   names: readonly string[]
 }
@@ -203,11 +203,18 @@ const known = new Set(LINES.flatMap(({ names }) => names))
 /** Whether anything is known to show a thing; its name in the singular, lower case. */
 export const isShownBy = (name: string): boolean => known.has(name.replaceAll(' ', '-'))
 
-/** Places of a text that show a thing: “churchyard” for “grave”. `from` and `to` are places in the list of words. */
-export function placesThatShow(words: readonly LexicalWord[], name: string, isKind: IsKind): Match<{ names: readonly string[]; term: string }>[] {
+/** A place of a text that shows something; `from` and `to` are places in the list of words. */
+export type Showing = Match<Shown & { term: string }>
+
+/** Everything that a text shows by what else it says, in no order. */
+export function showingsIn(words: readonly LexicalWord[], isKind: IsKind): Showing[] {
+  return (matcher ??= new Matcher(LINES.flatMap(({ names, terms }) => terms.map((term) => [term, { names, term }] as const)), SHOWN_SETS)).find(words, isKind).filter(({ from, to, value }) => words[from]!.gap !== 'hyphen' && !(to - from === 1 && isQuality(words[from]!, value.term)))
+}
+
+/** Of what a text shows, the places that show a thing by its name in the singular: “churchyard” for “grave”. */
+export function placesOf(showings: readonly Showing[], name: string): Showing[] {
   const hyphened = name.replaceAll(' ', '-')
-  if (!known.has(hyphened)) return []
-  return (matcher ??= new Matcher(LINES.flatMap(({ names, terms }) => terms.map((term) => [term, { names, term }] as const)), SHOWN_SETS)).find(words, isKind).filter(({ from, to, value }) => value.names.includes(hyphened) && words[from]!.gap !== 'hyphen' && !(to - from === 1 && isQuality(words[from]!, value.term)))
+  return known.has(hyphened) ? showings.filter(({ value }) => value.names.includes(hyphened)) : []
 }
 
 /** A form that says how something else is: smoked fish has no smoke. */
