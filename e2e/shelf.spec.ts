@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { act, api, choose, chooseFiles, expect, test } from './application.ts'
 
-const CSV = `Name,Prompt,Negative prompt,Topics
+const CSV = `Name,Prompt,Unwanted,Topics
 Otter,"An otter asleep on a flat stone by the river at dusk, gouache illustration",people,"night, river"
 Otter again,"gouache illustration of an otter sleeping on a flat stone beside the river, dusk",,night
 Two otters,"Two otters asleep on a flat stone by the river at dusk, gouache illustration",,night
@@ -21,7 +21,7 @@ test('prompts come in from a file, are found by meaning, stand together where th
   await expect(page.getByRole('alert')).toContainText('Line 2: a quote is opened and never closed')
   await chooseFiles(page, page.getByRole('button', { name: 'Choose a file' }), { name: 'otters.csv', mimeType: 'text/csv', buffer: Buffer.from(CSV) })
   await expect(page.getByRole('combobox', { name: 'Prompt is', exact: true })).toHaveValue('text')
-  await expect(page.getByRole('combobox', { name: 'Negative prompt is' })).toHaveValue('leave-out list')
+  await expect(page.getByRole('combobox', { name: 'Unwanted is' })).toHaveValue('leave-out list')
   await expect(page.getByText('it has no text')).toBeVisible()
   await expect(page.getByText('line 2 of this file')).toBeVisible()
   await page.getByRole('button', { name: 'Import 3 prompts' }).click()

@@ -52,7 +52,7 @@ describe('a list from sentences', () => {
 })
 
 it('settings, leave-outs and their headings follow on lines of their own', () => {
-  expect(written('a red fox, birch forest, seed 42\nNegative prompt: people, text', 'sentences')).toMatch(/forest\.\nseed 42\nNegative prompt: people, text$/)
+  expect(written('a red fox, birch forest, seed 42\nLeave out: people, text', 'sentences')).toMatch(/forest\.\nseed 42\nLeave out: people, text$/)
 })
 
 it('marks go with their phrase; a phrase that is off is off with its joining words', () => {

@@ -20,7 +20,7 @@ describe('tidying a paste', () => {
     expect(leaveOut).toEqual(['people'])
   })
   it('takes the heading of a leave-out list along', () => {
-    const { text, leaveOut } = tidied('a fox at dusk\nNegative prompt: people, text\nSteps: 30, Seed: 4')
+    const { text, leaveOut } = tidied('a fox at dusk\nLeave out: people, text\nSteps: 30, Seed: 4')
     expect(text).toBe('a fox at dusk')
     expect(leaveOut).toEqual(['people', 'text'])
   })

@@ -13,7 +13,7 @@ describe('what metadata tells of how a picture was made', () => {
     expect(madeWith([{ name: 'job', value }], KNOWN)).toEqual({ text: 'a lantern in the fog', seed: 99, settings: { latitude: 'some' } })
   })
   it('takes what is to be left out for no text', () => {
-    expect(madeWith([{ name: 'negative prompt', value: 'people and lettering everywhere' }, { name: 'prompt', value: 'a quiet quay' }]).text).toBe('a quiet quay')
+    expect(madeWith([{ name: 'negative words', value: 'people and lettering everywhere' }, { name: 'prompt', value: 'a quiet quay' }]).text).toBe('a quiet quay')
   })
   it('takes a date or a hash for no seed', () => {
     expect(madeWith([{ name: 'seed', value: '2026-11-26' }, { name: 'software', value: 'Seed: abc' }]).seed).toBeUndefined()

@@ -29,8 +29,8 @@ describe('bringing prompts in', () => {
   it('shows what a file holds, takes duplicates and rejects apart, and then brings it in whole', async () => {
     const project = (await server.project()).id
     await server.prompt('an owl at dusk', project)
-    const { body: file } = await take('mine.csv', 'Name,Prompt,Negative prompt,Tags,State,Cost\r\nOwl,an owl at dusk,,night,,3\r\nFox,"a fox, in snow",people,"winter; red",proven,4\r\nFox again,"a fox, in snow",people,,,\r\nEmpty,,,,,\r\nSum,\'=a goat,,,unheard of,\r\n')
-    expect(file).toMatchObject({ format: 'csv', rows: 5, columns: [{ name: 'Name', sample: 'Owl' }, { name: 'Prompt' }, { name: 'Negative prompt', sample: 'people' }, { name: 'Tags' }, { name: 'State' }, { name: 'Cost' }], mapping: { title: 0, text: 1, leaveOut: 2, tags: 3, status: 4 } })
+    const { body: file } = await take('mine.csv', 'Name,Prompt,Negative words,Tags,State,Cost\r\nOwl,an owl at dusk,,night,,3\r\nFox,"a fox, in snow",people,"winter; red",proven,4\r\nFox again,"a fox, in snow",people,,,\r\nEmpty,,,,,\r\nSum,\'=a goat,,,unheard of,\r\n')
+    expect(file).toMatchObject({ format: 'csv', rows: 5, columns: [{ name: 'Name', sample: 'Owl' }, { name: 'Prompt' }, { name: 'Negative words', sample: 'people' }, { name: 'Tags' }, { name: 'State' }, { name: 'Cost' }], mapping: { title: 0, text: 1, leaveOut: 2, tags: 3, status: 4 } })
     const looked = await preview(file)
     expect(looked.coming.first.map(({ place, title, text }) => [place, title, text])).toEqual([['line 3', 'Fox', 'a fox, in snow'], ['line 6', 'Sum', '=a goat']])
     expect(looked.duplicates.first.map(({ place, of }) => [place, of.title])).toEqual([['line 2', 'an owl at dusk'], ['line 4', 'line 3']])

@@ -196,7 +196,7 @@ useActions(() => [
   ...draft.value.engines.slice(0, 4).map((choice) => ({ name: `Copy for ${engines.find(choice.engine, choice.revision)?.name ?? choice.engine}`, words: 'clipboard by hand paste', run: () => void copyFor(choice) })),
   { name: 'Undo', run: session.undo },
   { name: 'Redo', run: session.redo },
-  { name: 'Leave-out list', words: 'negative prompt exclude', run: () => document.getElementById('leave-out')?.focus() },
+  { name: 'Leave-out list', words: 'negative unwanted exclude without', run: () => document.getElementById('leave-out')?.focus() },
   { name: 'Outline', words: 'phrases facets', run: () => void outline.value?.focus() },
   { name: 'Glossary entry of this phrase', words: 'term meaning companions', run: () => void outline.value?.openEntry() },
   { name: 'Checks', words: 'problems errors findings', run: () => void lookAtStops() },

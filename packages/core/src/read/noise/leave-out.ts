@@ -1,3 +1,5 @@
+import { namesAFault } from './faults.ts'
+
 export interface FoundLeaveOut {
   start: number
   end: number
@@ -7,29 +9,18 @@ export interface FoundLeaveOut {
 /** Words that ask for something to be left out, with or without a colon. */
 const ASKING = String.raw`leave[ -]out|exclude|excluding|avoid|avoiding|do(?: not|n['’]t) (?:include|add|show|draw|use|put)(?: any)?|please (?:do not|don['’]t) (?:include|add|show|draw|use)(?: any)?|must not (?:contain|include|show|have)(?: any)?|should not (?:contain|include|show|have)(?: any)?|(?:there )?(?:should|must) be no`
 /** Names of a list, which mean it only before a colon: “negative space” is composition. */
-const NAMES = String.raw`negative[ _-]*prompts?|negatives?|neg|exclusions?|unwanted|no|without`
+const NAMES = String.raw`negatives?(?:[ _-]+(?!space)\p{L}+)?|neg|exclusions?|unwanted|no|without`
 /** A heading with a colon or equals sign: everything to the end of the line is its list. */
 const BLOCK = new RegExp(String.raw`(?<![\p{L}\p{N}])(?:\(?\[?)(?:${NAMES}|${ASKING})\)?\]?\s*[:=]\s*([^\n]*)`, 'giu')
 /** The same without one: to the end of the sentence. */
-const CLAUSE = new RegExp(String.raw`(?<=^\s{0,3}|[,.;:!?\n(|[]\s{0,3}|\band\s|\bbut\s)(?:please\s+)?(?:it\s+|the (?:picture|image)\s+)?(?:${ASKING}|negative[ _-]prompt)\s+([^.!?;\n]*)`, 'giu')
+const CLAUSE = new RegExp(String.raw`(?<=^\s{0,3}|[,.;:!?\n(|[]\s{0,3}|\band\s|\bbut\s)(?:please\s+)?(?:it\s+|the (?:picture|image)\s+)?(?:${ASKING})\s+([^.!?;\n]*)`, 'giu')
 /** A word for leaving out behind two dashes: “--without people, text”. */
 const DASHED = /(?<![\p{L}\p{N}-])--(?:no|not|neg|negative|exclude|without|avoid)\s+([^\n]*?)(?=\s+--|\n|$)/giu
 /** “no people” as a phrase of its own: after punctuation, or at the start. */
 const PHRASE = /(?<=^\s{0,3}|[,.;:!?\n(|[]\s{0,3}|\band\s|\bwith\s)(?:no|without(?: any)?|zero)\s+((?:[\p{L}\p{N}'’-]+)(?:\s+(?!and\b|or\b|no\b)[\p{L}\p{N}'’-]+){0,4}(?:\s+or\s+[\p{L}'’-]+(?:\s+(?!and\b|or\b|no\b)[\p{L}'’-]+){0,3}){0,3})(?=\s*(?:[,.;:!?)\n|\]]|$|\band\b|--))/giu
 
-/** The same behind the marks of a heading within a line: “### Negative prompt colour, blur ### Settings”. */
-const HEADING = /#{1,6}\s*(?:negative(?:[ _-]prompts?)?|exclusions?|exclude|leave[ -]out|avoid)\b\s*:?\s*([^\n#]*)/giu
-/** Faults that nobody asks for: as a phrase of its own each of them is one to be left out, whatever stands before. */
-const FAULTS = new Set(
-  `lowres, low res, low-res, low resolution, low quality, lowest quality, worst quality, bad quality, poor quality, normal quality, bad anatomy, wrong anatomy, bad proportions, bad hands, bad feet, bad face, bad composition, bad perspective,
-extra fingers, extra limbs, extra arms, extra legs, extra hands, extra heads, extra digits, extra digit, fewer digits, missing fingers, missing limbs, missing arms, missing legs, fused fingers, too many fingers, six fingers, mutated hands, malformed hands,
-malformed limbs, deformed, deformed hands, deformed face, disfigured, mutation, mutated, mutilated, malformed, ugly, watermark, watermarks, watermarked, jpeg artifacts, jpeg artefacts, compression artifacts, artifacts, username, out of frame, poorly drawn,
-poorly drawn hands, poorly drawn face, badly drawn, blurry, cloned face, long neck, cross-eyed, gross proportions, stock watermark`
-    .split(/,\s*/)
-    .map((term) => term.trim()),
-)
-/** Words that faults begin with: a text with none of them names none. */
-const FAULT_SIGNS = new RegExp(String.raw`(?<![a-z])(?:${[...new Set([...FAULTS].map((fault) => /^[a-z]+/.exec(fault)?.[0] ?? fault))].join('|')})`, 'i')
+/** The same behind the marks of a heading within a line: “### Leave out colour, blur ### Settings”. */
+const HEADING = /#{1,6}\s*(?:negatives?(?:[ _-]+(?!space)\p{L}+)??|exclusions?|exclude|leave[ -]out|avoid)\b\s*:?\s*([^\n#]*)/giu
 /** Brackets and numbers by which some emphasise. */
 const WEIGHTS = /[()[\]{}]|:\d+(?:\.\d+)?/g
 const LONGEST_FAULT = 40
@@ -55,7 +46,7 @@ export function entriesOf(list: string): string[] {
 }
 
 /** Where a list ends before the line does: where settings begin. */
-const SETTINGS_FOLLOW = /(?:[.;,|#]{0,3}\s+)(?:--\p{L}|(?:steps|seed|size|cfg|guidance|sampler|aspect|width|height|ratio)\b[ _\w]*[:=]?\s*\d)/iu
+const SETTINGS_FOLLOW = /(?:[.;,|#]{0,3}\s+)(?:--\p{L}|(?:steps|seed|size|guidance|method|aspect|width|height|ratio)\b[ _\w]*[:=]?\s*\d)/iu
 
 /** How much of a list is leave-outs; settings may follow. */
 export const listLength = (list: string): number => SETTINGS_FOLLOW.exec(list)?.index ?? list.length
@@ -82,9 +73,9 @@ export function findLeaveOuts(text: string): FoundLeaveOut[] {
     for (const pattern of [DASHED, HEADING, BLOCK, CLAUSE]) for (const match of text.matchAll(pattern)) bounded(match)
     for (const match of text.matchAll(PHRASE)) if (!IDIOM.test(match[0])) take(match.index, match.index + match[0].length, entriesOf(match[1] ?? ''))
   }
-  if (FAULT_SIGNS.test(text)) for (const match of text.matchAll(SEGMENT)) {
+  for (const match of text.matchAll(SEGMENT)) {
     const [segment] = match
-    if (segment.length > LONGEST_FAULT || !FAULTS.has(segment.replace(WEIGHTS, '').trim().toLowerCase())) continue
+    if (segment.length > LONGEST_FAULT || !namesAFault(segment.replace(WEIGHTS, ''))) continue
     const start = match.index + segment.length - segment.trimStart().length
     take(start, start + segment.trim().length, entriesOf(segment))
   }

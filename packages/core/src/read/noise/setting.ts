@@ -42,7 +42,7 @@ export function settingOf(name: string, value: string, sure: boolean): Settings 
 
 const escaped = SETTING_WORDS.filter((word) => word.length > 1).map((word) => word.replaceAll(' ', '[ _-]?')).join('|')
 const VALUE = String.raw`\d{1,5}\s*[x×]\s*\d{1,5}|\d{1,2}(?:\.\d+)?\s*[:/]\s*\d{1,2}(?:\.\d+)?|-?\d+(?:\.\d+)?`
-/** “seed 7”, “--aspect 16:9”, “guidance_scale=6”, “Steps: 30”, “sampler: euler”. */
+/** “seed 7”, “--aspect 16:9”, “guidance_scale=6”, “Steps: 30”, “method: smooth”. */
 const NAMED = new RegExp(String.raw`(?<![\p{L}\p{N}_])(?:--?)?(${escaped})(?:\s*[:=]\s*|\s+(?:of\s+|is\s+|to\s+)?)(${VALUE})(?!\s*[x×:/]\s*\d)(?!mm\b|[\p{L}%])`, 'giu')
 const NAMED_WORD = new RegExp(String.raw`(?<![\p{L}\p{N}_])(?:--?)?(${escaped})\s*[:=]\s*([\p{L}][\p{L}\p{N}_+-]*)`, 'giu')
 const SHORT = new RegExp(String.raw`(?<![\p{L}\p{N}_])(w|h|n)\s*=\s*(\d{1,5})`, 'giu')
@@ -70,7 +70,7 @@ export function findSettings(text: string): FoundSetting[] {
   if (text.includes('--')) for (const match of text.matchAll(DASHED)) {
     const [whole, name = '', value = ''] = match
     // What is to be left out is no setting.
-    if (/^(?:no|not|neg|negative|exclude|without|avoid|negative[-_]prompt)$/i.test(name)) continue
+    if (/^(?:no|not|neg|negative|exclude|without|avoid|negative[-_]\w+)$/i.test(name)) continue
     if (value === '') take(match.index, match.index + whole.length, { [asTyped(plainLabel(name)) || 'setting']: 1 })
     else take(match.index, match.index + whole.length, settingOf(name, value, true))
   }

@@ -16,8 +16,8 @@ const NAMES: Record<LabelMeaning, string> = {
   technique: 'technique, techniques, lens, finish, film, film stock, rendering, brushwork, texture, camera settings, camera lens, technical details, focus, aperture, render, exposure',
   mood: 'mood, feeling, feel, atmosphere, emotion, vibe, emotional tone, ambience, ambiance, tone',
   lettering: 'text, lettering, words, text in image, typography, slogan, caption, inscription, text on image, wording',
-  'leave-out': "leave out, leave-out, leaveout, avoid, negative, negative prompt, negatives, exclude, exclusions, excluded, without, no, don't include, do not include, not, not wanted, unwanted, neg",
-  any: 'prompt, description, scene, scene description, image, picture, idea, concept, theme, visual, camera, title, look, positive, positive prompt, input, request, task, brief, how, image description, subject description, story, content, notes, note, quality, instructions, final prompt, panel, output',
+  'leave-out': "leave out, leave-out, leaveout, avoid, negative, negatives, exclude, exclusions, excluded, without, no, don't include, do not include, not, not wanted, unwanted, neg",
+  any: 'prompt, description, scene, scene description, image, picture, idea, concept, theme, visual, camera, title, look, positive, input, request, task, brief, how, image description, subject description, story, content, notes, note, quality, instructions, final prompt, panel, output',
 }
 
 const MEANINGS: ReadonlyMap<string, LabelMeaning> = new Map(
@@ -35,4 +35,11 @@ export const plainLabel = (name: string): string =>
     .toLowerCase()
 
 /** What a label means; undefined for a word that is no known label. */
-export const meaningOf = (name: string): LabelMeaning | undefined => MEANINGS.get(plainLabel(name)) ?? MEANINGS.get(name.toLowerCase())
+export const meaningOf = (name: string): LabelMeaning | undefined => MEANINGS.get(plainLabel(name)) ?? MEANINGS.get(name.toLowerCase()) ?? bySign(plainLabel(name))
+
+/** “Negative text”, “positive description”: whatever they call what they ask for, the sign tells which it is. */
+const bySign = (plain: string): LabelMeaning | undefined => {
+  const [sign, noun, more] = plain.split(' ')
+  if (noun === undefined || more !== undefined || noun === 'space') return undefined
+  return sign === 'negative' ? 'leave-out' : sign === 'positive' ? 'any' : undefined
+}

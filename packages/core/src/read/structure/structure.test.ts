@@ -44,7 +44,7 @@ describe('JSON', () => {
     ])
   })
   it('gives its numbers as settings, unknown ones as typed', () => {
-    expect(structureOf('{"prompt":"a fox","seed":5,"cfg_scale":7,"warp":0.5}').settings.map(({ settings }) => settings)).toEqual([{ seed: 5 }, { guidance: 7 }, { warp: 0.5 }])
+    expect(structureOf('{"prompt":"a fox","seed":5,"guidance_scale":7,"warp":0.5}').settings.map(({ settings }) => settings)).toEqual([{ seed: 5 }, { guidance: 7 }, { warp: 0.5 }])
   })
   it('may be cut short', () => {
     expect(pieces('{"subject":"a fox","mood":"cal')).toEqual([['a fox', 'subject']])
