@@ -30,6 +30,12 @@ export function ownersOf(clauses: readonly Clause[], { start, end }: TextRange, 
   const { words, phrases, predicates } = clause
   const from = words.findIndex((word) => word.end > start)
   const to = words.findIndex((word) => word.end >= end) + 1
+  // “a bowl, heaped with quinces”: what is added after a comma is of the thing right before it.
+  const first = words[from]
+  if (first?.tag === VERB && /(?:ed|en)$/.test(first.lower) && words[from - 1]?.text === ',') {
+    const host = all(phrases).find((phrase) => phrase.to === from - 1)
+    if (host) return [ownerOf(clause, host)]
+  }
   // What it does, or how it is: “the door is shut”, “a bowl heaped with quinces”.
   for (const predicate of predicates) {
     const covers = (at: number) => from <= at && at < to
@@ -47,8 +53,8 @@ export function ownersOf(clauses: readonly Clause[], { start, end }: TextRange, 
     // It names the noun itself (“a toothy grin”): whoever does what the clause tells has it.
     const doing = predicates.findLast(({ verb, objects, complements }) => verb < from && (objects.includes(own) || complements.some(({ phrase }) => phrase === own)))
     if (doing) return (doing.passive ? doing.objects : doing.doers).map((phrase) => ownerOf(clause, phrase))
-    // “a man with a long beard”, “an empty bowl, full of fruit”.
-    const host = all(phrases).findLast((phrase) => phrase.to <= own.from && own.from - phrase.to <= 2)
+    // “a man with a long beard”; past a mark it may be anybody's.
+    const host = all(phrases).findLast((phrase) => phrase.to <= own.from && own.from - phrase.to <= 2 && words.slice(phrase.to, own.from).every(({ kind }) => kind !== 'mark'))
     return host ? [ownerOf(clause, host)] : []
   }
   // After its noun: “a door ajar”, “eyes shut”.

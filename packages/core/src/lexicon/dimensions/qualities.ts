@@ -107,7 +107,7 @@ export const fullness = dimension(
   ANYWHERE,
   {
     empty: 'empty, vacant, unoccupied, drained, bare',
-    full: 'full|half of, fill|heap|pile|laden|brim|load|stuff|stack|cram|pack|overflow|crowd|spill|bulge with|over, full to brim, brimful, brimming, overflowing, hold _? <food>|<fruit>|<flower>|<liquid>|egg|coin, contain _',
+    full: 'full|half of, fill|heap|pile|laden|brim|load|stuff|stack|cram|pack|overflow|crowd|spill|bulge with|over, full to brim, brimful, brimming, overflowing, hold _? <food>|<fruit>|<flower>|<liquid>|egg|coin, contain _, with _ _? _? inside|swimming|seated|sitting|sleeping|asleep|dozing|curled, with _ _? _? in it|them, with _ _? _? inside it|them',
   },
   'empty full',
 )

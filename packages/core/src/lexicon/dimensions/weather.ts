@@ -44,6 +44,46 @@ export const moon = dimension(
   'none full',
 )
 
+export const stars = dimension(
+  'stars and none',
+  'picture',
+  ANYWHERE,
+  { none: 'starless, no star, without star', seen: 'star, starry, star light, starlit, milky way, constellation' },
+  'none seen',
+)
+
+export const sun = dimension(
+  'a sun and none',
+  'picture',
+  NOT_THE_FIGURE,
+  { none: 'sunless, no sun, without sun', seen: 'sun, sun light|lit|shine, sunny, sun beam|ray' },
+  'none seen',
+)
+
+export const trees = dimension(
+  'trees and none',
+  'picture',
+  ANYWHERE,
+  { none: 'treeless, without tree, no tree in sight', seen: 'tree, forest, wood, woods, woodland, orchard, grove, <tree>' },
+  'none seen',
+)
+
+export const lamps = dimension(
+  'unlit and lit',
+  'picture',
+  ANYWHERE,
+  { none: 'unlit street|alley|room|hall|corridor|house|village|town|city|road|path|cellar|church|window', lit: 'lamp|lantern|light|chandelier|candle _? glow|lit|burn|shine|ablaze|blaze, lamp lit, lantern lit' },
+  'none lit',
+)
+
+export const traffic = dimension(
+  'cars and none',
+  'picture',
+  ANYWHERE,
+  { none: 'car free, without car, traffic free', seen: '<car>, <truck>, <bus>, traffic, taxi, lorry' },
+  'none seen',
+)
+
 export const foliage = dimension(
   'bare and in leaf',
   'picture',
