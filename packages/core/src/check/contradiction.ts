@@ -42,7 +42,7 @@ const clashing = (checked: Checked, a: TextRange & { phrase: Said['phrase'] }, b
 const beside = (found: readonly Finding[], more: readonly Finding[]): Finding[] =>
   more.filter((one) => !found.some((other) => [one.where, one.with].every((place) => [other.where, other.with].some((its) => place?.in === 'text' && its?.in === 'text' && place.start < its.end && place.end > its.start))))
 
-const isFigure = (checked: Checked, lemma: string): boolean => checked.isKind(lemma, 'person') || checked.isKind(lemma, 'animal') || checked.isKind(lemma, 'group')
+const isFigure = (checked: Checked, lemma: string): boolean => formsOf(lemma).some((form) => ['person', 'animal', 'group'].some((kind) => checked.isKind(form, kind)))
 
 /** Whether there is more than one figure, so that one may smile and another weep. */
 function hasSeveral(checked: Checked): boolean {

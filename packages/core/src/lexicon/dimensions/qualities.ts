@@ -69,6 +69,29 @@ stale | fresh freshly-baked
 tame docile | wild feral
 fresh-faced | wrinkled wizened
 empty-handed | laden
+uncut unsliced | sliced halved chopped diced quartered carved cut-open
+airborne flying hovering | grounded earthbound perched rooted landed
+sunk sunken wrecked capsized | sailing seaworthy afloat
+slow sluggish crawling plodding | fast swift speeding hurtling racing rapid
+budding unopened | full-blown overblown withered
+locked bolted | unlocked flung-open
+full-length floor-length ankle-length | cropped knee-length thigh-length mini
+melted molten | frozen solid
+inflated swollen | deflated flat punctured
+brimming overflowing | empty dry drained half-empty
+solitary lone | paired twin
+fresh-painted freshly-painted | peeling flaking unpainted
+calm windless | windswept gusty
+coiled curled | uncoiled straightened
+upright vertical | toppled overturned fallen upside-down upended
+loaded laden | unladen
+pregnant | flat-bellied
+sighted | blind
+faded bleached | brightly-coloured
+strung | unstrung stringless
+sheathed | unsheathed drawn
+anonymous | famous
+wide-brimmed | brimless
 `
 
 const SEPARATE = /\s+/

@@ -50,6 +50,7 @@ export const stars = dimension(
   ANYWHERE,
   { none: 'starless, no star, without star', seen: 'star, starry, star light, starlit, milky way, constellation' },
   'none seen',
+  'seen',
 )
 
 export const sun = dimension(
@@ -58,6 +59,7 @@ export const sun = dimension(
   NOT_THE_FIGURE,
   { none: 'sunless, no sun, without sun', seen: 'sun, sun light|lit|shine, sunny, sun beam|ray' },
   'none seen',
+  'seen',
 )
 
 export const trees = dimension(
@@ -66,6 +68,7 @@ export const trees = dimension(
   ANYWHERE,
   { none: 'treeless, without tree, no tree in sight', seen: 'tree, forest, wood, woods, woodland, orchard, grove, <tree>' },
   'none seen',
+  'seen',
 )
 
 export const lamps = dimension(
@@ -74,6 +77,7 @@ export const lamps = dimension(
   ANYWHERE,
   { none: 'unlit street|alley|room|hall|corridor|house|village|town|city|road|path|cellar|church|window', lit: 'lamp|lantern|light|chandelier|candle _? glow|lit|burn|shine|ablaze|blaze, lamp lit, lantern lit' },
   'none lit',
+  'lit none',
 )
 
 export const traffic = dimension(
@@ -82,6 +86,7 @@ export const traffic = dimension(
   ANYWHERE,
   { none: 'car free, without car, traffic free', seen: '<car>, <truck>, <bus>, traffic, taxi, lorry' },
   'none seen',
+  'seen',
 )
 
 export const foliage = dimension(
