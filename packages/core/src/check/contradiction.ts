@@ -6,6 +6,7 @@ import type { Check, Checked, Said } from './checked.ts'
 import { aloneInCompany, desertedInCompany } from './company.ts'
 import { type Finding, inText } from './finding.ts'
 import { removing } from './fixes.ts'
+import { removingItem } from './item.ts'
 import { thereAfterAll } from './lacking.ts'
 import { isMeant } from './meant.ts'
 import { twoNumbers } from './numbers.ts'
@@ -35,7 +36,7 @@ const clashing = (checked: Checked, a: TextRange & { phrase: Said['phrase'] }, b
   with: inText(b),
   facet: a.phrase.facet,
   reason: `“${checked.said(a)}” and “${checked.said(b)}” ${are}; the picture can have one, and the engine will choose.`,
-  fix: removing(checked, a.phrase === b.phrase || b.phrase.facet === 'subject' ? b : b.phrase),
+  fix: a.phrase === b.phrase || b.phrase.facet === 'subject' ? removingItem(checked, b) : removing(checked, b.phrase),
 })
 
 /** Findings on places that no other is on: one contradiction is told once. */

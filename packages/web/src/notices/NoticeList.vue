@@ -7,15 +7,18 @@ const notices = useNotices()
 
 <template>
   <v-snackbar :model-value="notices.shown.length > 0" attach max-width="760" class="notices">
-    <ul role="status" aria-live="polite">
-      <li v-for="notice in notices.shown" :key="notice.id" class="notice" :class="{ problem: notice.problem }">
-        <span>{{ notice.text }}</span>
-        <span class="acts">
-          <v-btn v-if="notice.action" variant="text" @click="(notice.action.run(), notices.close(notice.id))">{{ notice.action.label }}</v-btn>
-          <v-btn variant="text" @click="notices.close(notice.id)">Close</v-btn>
-        </span>
-      </li>
-    </ul>
+    <!-- The list keeps its own role, so that what is announced stands around it. -->
+    <div role="status" aria-live="polite">
+      <ul>
+        <li v-for="notice in notices.shown" :key="notice.id" class="notice" :class="{ problem: notice.problem }">
+          <span>{{ notice.text }}</span>
+          <span class="acts">
+            <v-btn v-if="notice.action" variant="text" @click="(notice.action.run(), notices.close(notice.id))">{{ notice.action.label }}</v-btn>
+            <v-btn variant="text" @click="notices.close(notice.id)">Close</v-btn>
+          </span>
+        </li>
+      </ul>
+    </div>
   </v-snackbar>
 </template>
 
