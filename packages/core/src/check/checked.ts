@@ -1,7 +1,6 @@
 import type { Draft } from '../draft/shape.ts'
 import type { EngineProfile } from '../engine/profile.ts'
 import type { Facet } from '../facet.ts'
-import type { Found, TermFinder } from '../glossary/term-finder.ts'
 import { covered } from '../phrase/marks.ts'
 import { NOUN, PROPN } from '../read/parts-of-speech.ts'
 import type { Noise, Phrase, Reading } from '../read/reading.ts'
@@ -12,6 +11,7 @@ import { type Owner, ownersOf } from '../lexicon/owner.ts'
 import { holds } from '../lexicon/scope.ts'
 import { type Showing, showingsIn } from '../lexicon/shown.ts'
 import { type LexicalWord, lexicalWords } from '../lexicon/words.ts'
+import { withInner } from '../structure/noun-phrases.ts'
 import { type Clause, structureOf } from '../structure/structure.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Finding } from './finding.ts'
@@ -85,17 +85,14 @@ export class Checked {
     return this.phrases.find(({ start, end }) => start <= place && place < end)
   }
 
-  /** Terms of a list that stand in phrases of some facets, in the order of the text. */
-  terms<T>(finder: TermFinder<T>, facets: readonly Facet[]): (Found<T> & { phrase: Phrase })[] {
-    return finder.find(this.shown).flatMap((found) => {
-      const phrase = this.phraseAt(found.start)
-      return phrase && facets.includes(phrase.facet) ? [{ ...found, phrase }] : []
-    })
-  }
-
   /** The words of what is shown, as the lexicon sees them. */
   get words(): readonly LexicalWord[] {
     return (this.#words ??= lexicalWords(this.shown))
+  }
+
+  /** The first word that begins at a place or after it. */
+  wordFrom(place: number): LexicalWord | undefined {
+    return this.words.find(({ start }) => start >= place)
   }
 
   /** How the sentences are built; found when first asked for. */
@@ -108,7 +105,7 @@ export class Checked {
     return (this.#namingOthers ??= new Set(
       this.clauses.flatMap(({ words, phrases }) =>
         phrases
-          .flatMap((phrase) => (phrase.of ? [phrase, phrase.of] : [phrase]))
+          .flatMap(withInner)
           .flatMap(({ from, head }) => words.slice(from, head))
           .filter(({ tag, lower }) => tag === NOUN || tag === PROPN || ((this.language.words.find(lower)?.classes ?? 0) & CAN_BE_NOUN) !== 0)
           .map(({ start }) => start),

@@ -1,6 +1,7 @@
 import type { Dimension } from '../lexicon/dimension.ts'
 import { company, DIMENSIONS, material, media } from '../lexicon/dimensions/index.ts'
 import { formsOf } from '../lexicon/forms.ts'
+import { withInner } from '../structure/noun-phrases.ts'
 import type { TextRange } from '../text-range.ts'
 import type { Check, Checked, Said } from './checked.ts'
 import { aloneInCompany, desertedInCompany } from './company.ts'
@@ -50,7 +51,7 @@ function hasSeveral(checked: Checked): boolean {
   if (checked.of('subject').length > 2) return true
   const named = new Set<string>()
   for (const { words, phrases } of checked.clauses)
-    for (const phrase of phrases.flatMap((one) => (one.of ? [one, one.of] : [one]))) {
+    for (const phrase of phrases.flatMap(withInner)) {
       const { lemma, lower } = words[phrase.head]!
       if (!isFigure(checked, lemma) || phrase.determiner === 'the') continue
       if (lemma !== lower || SEVERAL.has(phrase.determiner)) return true

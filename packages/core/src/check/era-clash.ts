@@ -7,9 +7,8 @@ import { THINGS } from './era/things.ts'
 import { inText } from './finding.ts'
 import { removingItem } from './item.ts'
 
-let finder: Matcher<Thing> | undefined
 type Thing = Period & { term: string }
-const things = (): Matcher<Thing> => (finder ??= new Matcher<Thing>(eraEntries(THINGS).map(([term, period]) => [asTerm(term), { ...period, term }] as const)))
+const things = new Matcher<Thing>(eraEntries(THINGS).map(([term, period]) => [asTerm(term), { ...period, term }] as const))
 /** Years either way that prove nothing; the older the period, the vaguer what is known of it. */
 const slack = (year: number) => (year >= 1800 ? 6 : year >= 1000 ? 25 : 150)
 const STYLES = new Set('painting style portrait art poster fresco engraving miniature print look woodcut illustration manuscript revival inspired'.split(' '))
@@ -23,14 +22,14 @@ export const eraClash: Check = (checked) => {
   const periods = periodsIn(checked.shown).flatMap((period) => {
     const phrase = checked.phraseAt(period.start)
     // “A baroque painting” is of any time.
-    const next = checked.words.find(({ start }) => start >= period.end)
+    const next = checked.wordFrom(period.end)
     const isOfTheMaking = (phrase?.facet === 'medium' && checked.saidOf(media).some((one) => one.phrase === phrase)) || (next?.gap !== 'mark' && STYLES.has(next?.lower ?? ''))
     return phrase && phrase.facet !== 'lettering' && !isOfTheMaking ? [period] : []
   })
   const period = periods[0]
   // Two periods are told apart on purpose; which of them a thing belongs to cannot be known.
   if (!period || periods.some((other) => other.to < period.from || other.from > period.to)) return []
-  return longest(things().find(checked.words, checked.isKind)).flatMap(({ from, to, value }) => {
+  return longest(things.find(checked.words, checked.isKind)).flatMap(({ from, to, value }) => {
     const thing = { start: checked.words[from]!.start, end: checked.words[to - 1]!.end, value, term: value.term }
     const phrase = checked.phraseAt(thing.start)
     // “To lace a boot” is done, not worn.

@@ -1,10 +1,10 @@
 import { singularOf } from '../english/noun.ts'
-import type { IsKind } from '../lexicon/matcher.ts'
 import { isShownBy, placesOf } from '../lexicon/shown.ts'
 import { type LexicalWord, lexicalWords } from '../lexicon/words.ts'
 import type { Phrase } from '../read/reading.ts'
 import { entriesOf } from '../read/noise/leave-out.ts'
 import type { Check, Checked } from './checked.ts'
+import { isOnlyQuality } from './companions.ts'
 import { type Finding, inText } from './finding.ts'
 import { edited, removing } from './fixes.ts'
 
@@ -18,7 +18,6 @@ const ANY = new Set('any all some other readable visible more much the a an'.spl
 /** Entries that say how a picture is: a word that only tells which shows them as well, “a sepia view”. */
 const QUALITIES = new Set(['brown', 'brown tone', 'monochrome', 'grey', 'black and white', 'colour', 'bright colour', 'dark', 'darkness', 'blur', 'grain', 'snow', 'rain', 'fog', 'mist', 'water', 'ice', 'night'])
 const COLOURS = new Set('red green blue yellow orange pink purple brown black white grey'.split(' '))
-const isQuality = ({ language }: Checked, { lower }: LexicalWord): boolean => [2, 3].includes(language.words.find(lower)?.main ?? -1)
 /** Steps in the tree of kinds, beyond which a thing is hardly called by the broader name. */
 const FAR = 8
 
@@ -60,16 +59,16 @@ function spotsOf(checked: Checked, entry: string): Spot[] {
     words.forEach((word, i) => {
       // A colour stands before what has it.
       if (!(stands(i) || COLOURS.has(last)) || (living && isMade(i))) return
-      if (isOfKind(checked, word, kind, isKind)) add(i, i + 1)
+      if (isOfKind(checked, word, kind)) add(i, i + 1)
     })
   const full = name.join(' ')
-  for (const { from, to } of placesOf(checked.showings, full)) if ((to - from > 1 || stands(from) || QUALITIES.has(full) || isQuality(checked, words[from]!)) && !(living && isMade(from))) add(from, to)
+  for (const { from, to } of placesOf(checked.showings, full)) if ((to - from > 1 || stands(from) || QUALITIES.has(full) || isOnlyQuality(checked, words[from]!.lower)) && !(living && isMade(from))) add(from, to)
   if (name.length === 1 && isShownBy(last) && ['text', 'word', 'lettering', 'letter', 'writing', 'caption', 'typography'].includes(last)) spots.push(...checked.of('lettering').map((phrase) => ({ start: phrase.start, end: phrase.end, phrase })))
   return spots.sort((a, b) => a.start - b.start || b.end - a.end).filter((spot, i, all) => !all.slice(0, i).some((other) => other.phrase === spot.phrase))
 }
 
 /** Whether a noun is of a kind, by its commonest sense; a word that is rarely a noun is taken for none. */
-function isOfKind({ language: { kin, words } }: Checked, { lower, forms }: LexicalWord, kind: string, isKind: IsKind): boolean {
+function isOfKind({ language: { kin, words }, isKind }: Checked, { lower, forms }: LexicalWord, kind: string): boolean {
   const facts = words.find(lower) ?? words.find(forms.at(-1)!)
   if (!facts || (facts.classes & 1) === 0 || (facts.main !== 0 && facts.main < 4 && !COLOURS.has(kind))) return false
   return forms.some((form) => {

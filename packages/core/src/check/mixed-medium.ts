@@ -7,7 +7,7 @@ import { DIVIDED, isMeant } from './meant.ts'
 /** What may also be a thing in another picture, or a colour: it is the medium where it was read so, or the text begins with it. */
 const OBJECTS = new Set(['sculpture', 'textile', 'glass', 'street', 'paper'])
 /** Words that bring two ways of making together on purpose. */
-const MIXED = new Set('collage montage overpainted overpainting tinted handtinted combined blend mix layered stitched glued touches pinned taped hanging framed style manner like mixed embroidered over on'.split(' '))
+const MIXED = new Set('collage montage overpainted overpainting tinted handtinted combined blend mix layered stitched glued touches pinned taped hanging framed style manner like mixed embroidered'.split(' '))
 const JOINED = new Set('of on over with and from after under into'.split(' '))
 
 /** Whether words stand by themselves between marks: then they are what the picture is, whatever they were read as. */
@@ -35,7 +35,7 @@ export const mixedMedium: Check = (checked) => {
     const a = terms.slice(0, i).find((other) => {
       const between = checked.words.slice(other.to, b.from)
       const joined = other.phrase === b.phrase && between.every(({ gap }) => gap !== 'mark') && b.from > other.to && between.some(({ lower }) => JOINED.has(lower))
-      return !joined && media.clash(other.value, b.value) && !between.some(({ lower }) => MIXED.has(lower) && lower !== 'on' && lower !== 'over') && !isMeant(checked.shown, other, b) && !(between.length <= 2 && between.some(({ lower }) => lower === 'over' || lower === 'and' || lower === 'with'))
+      return !joined && media.clash(other.value, b.value) && !between.some(({ lower }) => MIXED.has(lower)) && !isMeant(checked.shown, other, b) && !(between.length <= 2 && between.some(({ lower }) => lower === 'over' || lower === 'and' || lower === 'with'))
     })
     if (!a) continue
     const found: Finding = {

@@ -14,14 +14,13 @@ const CLAUSE = /(?<=^|[,.;:!?\n]\s{0,3}|\band\s|\bbut\s|\bwith\s)(?:there\s+(?:i
 
 /** Turns that rule something out within a sentence: “a hill without any fences”, “keep horses out of it”. What they rule out follows, or stands between. */
 const TURNS = termsOf(`without any, must|should|may not be any, must|should|may be no, do not want, don't want, do not show, don't show, do not include|draw|add|paint, don't include|draw|add|paint, absolutely? never any, never any, keep _ out, keep _ _ out, leave _ out, leave _ _ out, but no, nowhere any, free of any, not single`)
-let matcher: Matcher<true> | undefined
-const turns = (): Matcher<true> => (matcher ??= new Matcher(TURNS.map((term) => [term, true] as const)))
+const turns = new Matcher<true>(TURNS.map((term) => [term, true] as const))
 /** Words after a turn that belong to what it rules out. */
 const FOLLOWING = 3
 
 function turnsIn(checked: Checked): TextRange[] {
   const { words } = checked
-  const found = longest(turns().find(words, checked.isKind)).map(({ from, to }) => {
+  const found = longest(turns.find(words, checked.isKind)).map(({ from, to }) => {
     let end = to
     while (end < words.length && end - to < FOLLOWING && words[end]!.gap !== 'mark' && !(end > to && isFunctionWord(words[end]!.lower))) end++
     return { start: words[from]!.start, end: words[end - 1]!.end }

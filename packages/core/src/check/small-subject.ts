@@ -12,7 +12,7 @@ export const smallSubject: Check = (checked) => {
   const said = checked.saidOf(shot)
   const far = said.find(({ value }) => FAR.has(value))
   if (!far || said.some(({ value }) => NEAR.has(value))) return []
-  return longest(FINE().find(checked.words, checked.isKind)).flatMap(({ from, to }) => {
+  return longest(FINE.find(checked.words, checked.isKind)).flatMap(({ from, to }) => {
     const fine = { start: checked.words[from]!.start, end: checked.words[to - 1]!.end }
     const phrase = checked.phraseAt(fine.start)
     if (!phrase || ['lettering', 'medium', 'light', 'moment', 'colour'].includes(phrase.facet) || (fine.start < far.end && fine.end > far.start)) return []

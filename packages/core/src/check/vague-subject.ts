@@ -26,10 +26,10 @@ export const vagueSubject: Check = (checked) => {
     if (!opens && phrase?.facet === 'mood') continue
     // Somebody who is only spoken of beside a subject is seen by nobody.
     if (!opens && /^some|^any/i.test(match[0]) && checked.of('subject').some(({ start, end }) => !(start <= match.index && match.index < end))) continue
-    if (goesOn(checked, match.index + match[0].trimEnd().length)) continue
-    if (isDoing(checked, match.index + match[0].trimEnd().length)) continue
     const start = match.index
-    found.push({ kind: 'vague-subject', severity: 'caution', where: inText({ start, end: start + match[0].trimEnd().length }), facet: 'subject', reason: reason(match[0].trim()) })
+    const end = start + match[0].trimEnd().length
+    if (goesOn(checked, end) || isDoing(checked, end)) continue
+    found.push({ kind: 'vague-subject', severity: 'caution', where: inText({ start, end }), facet: 'subject', reason: reason(match[0].trim()) })
   }
   const unseen = found.length === 0 && (unseenSubject(checked) ?? unseenStretch(checked))
   if (unseen) found.push({ kind: 'vague-subject', severity: 'caution', where: inText(unseen), facet: 'subject', reason: reason(checked.said(unseen)) })
@@ -38,14 +38,14 @@ export const vagueSubject: Check = (checked) => {
 
 /** Whether a verb follows: “something rattles the lid”, where not to say what is the point. */
 function isDoing(checked: Checked, end: number): boolean {
-  const next = checked.words.find(({ start }) => start >= end)
+  const next = checked.wordFrom(end)
   return next !== undefined && next.gap === 'space' && (next.lower === 'is' || next.lower.endsWith('ing') || (/[^s]s$/.test(next.lower) && checked.language.words.find(next.lower)?.main === 1))
 }
 
 /** Whether what it is follows: “a wallpaper of a wolf”, “environment: a garden”, “a concept tram”. */
 function goesOn(checked: Checked, end: number): boolean {
   const after = checked.shown.slice(end)
-  const next = checked.words.find(({ start }) => start >= end)
+  const next = checked.wordFrom(end)
   return /^\s*(?:[:|]|(?:of|for|the following|brief|to)\b)/i.test(after) || (next !== undefined && next.gap === 'space' && checked.language.words.find(next.lower)?.main === 0)
 }
 

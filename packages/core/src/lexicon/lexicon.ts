@@ -20,22 +20,19 @@ export interface Saying extends TextRange {
 
 type Entry = Pick<Saying, 'dimension' | 'value' | 'names' | 'term'>
 
-let matcher: Matcher<Entry> | undefined
-/** Made when first asked for, since a page that only lists prompts has no use for it. */
-const lexicon = (): Matcher<Entry> =>
-  (matcher ??= new Matcher<Entry>(
-    DIMENSIONS.flatMap((one) =>
-      [...one.values].flatMap(([value, { names, goesWith }]) => [
-        ...names.map((term) => [term, { dimension: one, value, names: true, term }] as const),
-        ...goesWith.map((term) => [term, { dimension: one, value, names: false, term }] as const),
-      ]),
-    ),
-    SETS,
-  ))
+const lexicon = new Matcher<Entry>(
+  DIMENSIONS.flatMap((one) =>
+    [...one.values].flatMap(([value, { names, goesWith }]) => [
+      ...names.map((term) => [term, { dimension: one, value, names: true, term }] as const),
+      ...goesWith.map((term) => [term, { dimension: one, value, names: false, term }] as const),
+    ]),
+  ),
+  SETS,
+)
 
 /** Everything the words of a text say, in the order of the text; of two sayings of one dimension that overlap the longer. */
 export function sayingsIn(words: readonly LexicalWord[], isKind: IsKind): Saying[] {
-  const found = lexicon()
+  const found = lexicon
     .find(words, isKind)
     .map(({ from, to, value }): Saying => ({ ...value, from, to, start: words[from]!.start, end: words[to - 1]!.end }))
   const byDimension = new Map<Dimension, Saying[]>()

@@ -41,9 +41,19 @@ export class Matcher<T> {
   readonly #root = newNode<T>()
   readonly #remembered = new WeakMap<IsKind, Map<Node<T>, Map<string, readonly Node<T>[]>>>()
 
-  /** @throws when a term of the table is ill-formed. */
-  constructor(entries: Iterable<readonly [term: string, value: T]>, sets: Sets = {}) {
-    for (const [term, value] of entries) for (const places of turnsOf(term, sets)) this.#add(places, value)
+  #entries: Iterable<readonly [term: string, value: T]> | undefined
+
+  /** The table is put together when something is first looked for, since a page that only lists prompts has no use for it. */
+  constructor(
+    entries: Iterable<readonly [term: string, value: T]>,
+    private readonly sets: Sets = {},
+  ) {
+    this.#entries = entries
+  }
+
+  #putTogether(): void {
+    for (const [term, value] of this.#entries ?? []) for (const places of turnsOf(term, this.sets)) this.#add(places, value)
+    this.#entries = undefined
   }
 
   #add(places: readonly Choices[], value: T): void {
@@ -67,8 +77,9 @@ export class Matcher<T> {
     return found
   }
 
-  /** Every match, also those that lie within others, by where they begin. */
+  /** Every match, also those that lie within others, by where they begin. @throws when a term of the table is ill-formed. */
   find(words: readonly LexicalWord[], isKind: IsKind): Match<T>[] {
+    this.#putTogether()
     const found: Match<T>[] = []
     const walk = (node: Node<T>, from: number, at: number, passed: number): void => {
       if (passed === 0) for (const value of node.values) found.push({ from, to: at, value })

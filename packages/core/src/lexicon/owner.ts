@@ -1,5 +1,5 @@
 import type { Clause } from '../structure/structure.ts'
-import type { NounPhrase } from '../structure/noun-phrases.ts'
+import { type NounPhrase, withInner } from '../structure/noun-phrases.ts'
 import { ADV, VERB } from '../read/parts-of-speech.ts'
 import type { TextRange } from '../text-range.ts'
 
@@ -13,7 +13,6 @@ export interface Owner {
 }
 
 const DEFINITE = new Set('the his her its their this that these those my your our'.split(' '))
-const all = (phrases: readonly NounPhrase[]): NounPhrase[] => phrases.flatMap((phrase) => [phrase, ...(phrase.of ? all([phrase.of]) : [])])
 
 const ownerOf = ({ words }: Clause, phrase: NounPhrase): Owner => {
   const head = words[phrase.head]!
@@ -27,13 +26,14 @@ const ownerOf = ({ words }: Clause, phrase: NounPhrase): Owner => {
 export function ownersOf(clauses: readonly Clause[], { start, end }: TextRange, itself = false): Owner[] {
   const clause = clauses.find((one) => one.start <= start && end <= one.end)
   if (!clause) return []
-  const { words, phrases, predicates } = clause
+  const { words, predicates } = clause
+  const phrases = clause.phrases.flatMap(withInner)
   const from = words.findIndex((word) => word.end > start)
   const to = words.findIndex((word) => word.end >= end) + 1
   // “a bowl, heaped with quinces”: what is added after a comma is of the thing right before it.
   const first = words[from]
   if (first?.tag === VERB && /(?:ed|en)$/.test(first.lower) && words[from - 1]?.text === ',') {
-    const host = all(phrases).find((phrase) => phrase.to === from - 1)
+    const host = phrases.find((phrase) => phrase.to === from - 1)
     if (host) return [ownerOf(clause, host)]
   }
   // What it does, or how it is: “the door is shut”, “a bowl heaped with quinces”.
@@ -45,7 +45,7 @@ export function ownersOf(clauses: readonly Clause[], { start, end }: TextRange, 
   }
   // “Still running” says nothing of stillness.
   if (words[from]?.tag === ADV && to - from === 1 && words[to]?.tag === VERB) return []
-  const own = all(phrases).find((phrase) => phrase.from <= from && from < phrase.to)
+  const own = phrases.find((phrase) => phrase.from <= from && from < phrase.to)
   // A word before its noun: “a tiny dragon”.
   if (own && own.head >= to) return [ownerOf(clause, own)]
   if (own && itself) return [ownerOf(clause, own)]
@@ -54,10 +54,10 @@ export function ownersOf(clauses: readonly Clause[], { start, end }: TextRange, 
     const doing = predicates.findLast(({ verb, objects, complements }) => verb < from && (objects.includes(own) || complements.some(({ phrase }) => phrase === own)))
     if (doing) return (doing.passive ? doing.objects : doing.doers).map((phrase) => ownerOf(clause, phrase))
     // “a man with a long beard”; past a mark it may be anybody's.
-    const host = all(phrases).findLast((phrase) => phrase.to <= own.from && own.from - phrase.to <= 2 && words.slice(phrase.to, own.from).every(({ kind }) => kind !== 'mark'))
+    const host = phrases.findLast((phrase) => phrase.to <= own.from && own.from - phrase.to <= 2 && words.slice(phrase.to, own.from).every(({ kind }) => kind !== 'mark'))
     return host ? [ownerOf(clause, host)] : []
   }
   // After its noun: “a door ajar”, “eyes shut”.
-  const host = all(phrases).find((phrase) => phrase.to === from)
+  const host = phrases.find((phrase) => phrase.to === from)
   return host ? [ownerOf(clause, host)] : []
 }

@@ -50,7 +50,7 @@ describe('the table of what shows what', () => {
 describe('what only shows near by', () => {
   const fine = (text: string) => {
     const words = lexicalWords(text)
-    return FINE().find(words, isKind).map(({ from, to }) => text.slice(words[from]!.start, words[to - 1]!.end))
+    return FINE.find(words, isKind).map(({ from, to }) => text.slice(words[from]!.start, words[to - 1]!.end))
   }
   it.each(['a tear on his cheek', 'the thimble on her finger', 'a signet ring', 'crow’s feet', 'his bloodshot eyes'])('“%s”', (text) => expect(fine(text).length).toBeGreaterThan(0))
   it('and what shows from afar', () => expect(fine('a red coat and a tall hat by a torn net')).toEqual([]))

@@ -184,21 +184,22 @@ lens-flare flare: against sun, contre jour, backlit sun, sun in frame, sunburst
 vignette vignetting: pinhole, toy camera, old lens, lomography
 `
 
-const SHOWN_SETS = { ...SETS, instrument: 'harp violin viola cello fiddle guitar lute mandolin banjo ukulele piano harpsichord organ accordion concertina harmonica flute piccolo clarinet oboe bassoon saxophone trumpet cornet trombone tuba horn bugle bagpipe drum tambourine cymbal xylophone marimba zither dulcimer lyre sitar balalaika recorder whistle gong', carrier: 'sign label headline placard banner nameplate', hardness: 'hard harsh deep strong black long dark inky stark crisp sharp dramatic' }
+export const SHOWN_SETS = { ...SETS, instrument: 'harp violin viola cello fiddle guitar lute mandolin banjo ukulele piano harpsichord organ accordion concertina harmonica flute piccolo clarinet oboe bassoon saxophone trumpet cornet trombone tuba horn bugle bagpipe drum tambourine cymbal xylophone marimba zither dulcimer lyre sitar balalaika recorder whistle gong', carrier: 'sign label headline placard banner nameplate', hardness: 'hard harsh deep strong black long dark inky stark crisp sharp dramatic' }
 
 export interface Shown {
   /** What a list may call it, in the singular; several words stand with a hyphen between. */
   names: readonly string[]
 }
-const LINES: readonly (Shown & { terms: readonly string[] })[] = SHOWN.trim()
+/** The table's lines. */
+export const SHOWN_LINES: readonly (Shown & { terms: readonly string[] })[] = SHOWN.trim()
   .split('\n')
   .map((line) => {
     const [names = '', terms = ''] = line.split(': ')
     return { names: names.split(' '), terms: termsOf(terms) }
   })
 
-let matcher: Matcher<Shown & { term: string }> | undefined
-const known = new Set(LINES.flatMap(({ names }) => names))
+const matcher = new Matcher<Shown & { term: string }>(SHOWN_LINES.flatMap(({ names, terms }) => terms.map((term) => [term, { names, term }] as const)), SHOWN_SETS)
+const known = new Set(SHOWN_LINES.flatMap(({ names }) => names))
 
 /** Whether anything is known to show a thing; its name in the singular, lower case. */
 export const isShownBy = (name: string): boolean => known.has(name.replaceAll(' ', '-'))
@@ -208,7 +209,7 @@ export type Showing = Match<Shown & { term: string }>
 
 /** Everything that a text shows by what else it says, in no order. */
 export function showingsIn(words: readonly LexicalWord[], isKind: IsKind): Showing[] {
-  return (matcher ??= new Matcher(LINES.flatMap(({ names, terms }) => terms.map((term) => [term, { names, term }] as const)), SHOWN_SETS)).find(words, isKind).filter(({ from, to, value }) => words[from]!.gap !== 'hyphen' && !(to - from === 1 && isQuality(words[from]!, value.term)))
+  return matcher.find(words, isKind).filter(({ from, to, value }) => words[from]!.gap !== 'hyphen' && !(to - from === 1 && isQuality(words[from]!, value.term)))
 }
 
 /** Of what a text shows, the places that show a thing by its name in the singular: “churchyard” for “grave”. */
@@ -219,7 +220,3 @@ export function placesOf(showings: readonly Showing[], name: string): Showing[] 
 
 /** A form that says how something else is: smoked fish has no smoke. */
 const isQuality = ({ lower }: LexicalWord, term: string): boolean => /(?:ed|ing)$/.test(lower) && !/(?:ed|ing)$/.test(term)
-
-/** The table's lines, for its tests. */
-export const SHOWN_LINES = LINES
-export { SHOWN_SETS }

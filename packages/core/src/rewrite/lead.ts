@@ -1,21 +1,21 @@
+import { wordSet } from '../english/word-set.ts'
 import { headOf } from '../english/noun.ts'
 import type { Facet } from '../facet.ts'
 import type { WordTable } from '../read/words/word-table.ts'
 
-const set = (words: string) => new Set(words.split(/\s+/))
-const STAND_ON = set(
+const STAND_ON = wordSet(
   `table tabletop countertop shelf road roadside path trail street pavement sidewalk bridge roof rooftop balcony terrace porch veranda deck raft boat ship stage platform plinth pedestal stand slab tray plate
 hill hilltop hillside slope ridge mountaintop cliff clifftop ledge dune beach shore shoreline seashore riverbank bank coast island quay dock pier jetty wharf ice snow lawn floor ground surface bench sofa couch chair stool bed rug carpet
 windowsill sill doorstep staircase stairs steps ladder branch rock rocks stone stones lake river sea ocean canal pond plain plateau steppe savanna savannah moor farm ranch planet moon horizon cobblestones tarmac field-edge board cloth tablecloth blanket`,
 )
-const STAND_AT = set('station crossroads crossing entrance gate gateway harbour harbor edge foot end top bottom base mouth bar counter desk window doorway threshold fair funfair bus-stop stop border summit peak altar')
-const BEHIND_IT = set('background backdrop wall sky skyline seamless')
-const CLOCK = set('dawn dusk noon midday midnight night sunrise sunset sundown twilight daybreak nightfall hour light tide daytime nighttime lunchtime teatime christmas easter halloween solstice equinox moonrise')
-const VIEWPOINTS = set('angle viewpoint view perspective point vantage above below behind side front afar distance overhead underneath inside eye')
-const LEVELS = set('level height')
-const SHOTS = set('shot close-up closeup portrait profile silhouette section cutaway cross-section elevation format crop frame')
-const LIT_UNDER = set('sun sky moon stars lamp lamps streetlight streetlights spotlight spotlights lights bulb chandelier')
-const OVERHEAD = set('cloud clouds sky skies')
+const STAND_AT = wordSet('station crossroads crossing entrance gate gateway harbour harbor edge foot end top bottom base mouth bar counter desk window doorway threshold fair funfair bus-stop stop border summit peak altar')
+const BEHIND_IT = wordSet('background backdrop wall sky skyline seamless')
+const CLOCK = wordSet('dawn dusk noon midday midnight night sunrise sunset sundown twilight daybreak nightfall hour light tide daytime nighttime lunchtime teatime christmas easter halloween solstice equinox moonrise')
+const VIEWPOINTS = wordSet('angle viewpoint view perspective point vantage above below behind side front afar distance overhead underneath inside eye')
+const LEVELS = wordSet('level height')
+const SHOTS = wordSet('shot close-up closeup portrait profile silhouette section cutaway cross-section elevation format crop frame')
+const LIT_UNDER = wordSet('sun sky moon stars lamp lamps streetlight streetlights spotlight spotlights lights bulb chandelier')
+const OVERHEAD = wordSet('cloud clouds sky skies')
 /** Spans of time that take “the”: the afternoon, the 1890s, the late autumn of a year. */
 const THE_TIME = /(?:^(?:morning|afternoon|evening|day|past|future)$|\d0s$|(?:era|period|age|ages|century|season)$)/i
 

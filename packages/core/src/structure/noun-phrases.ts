@@ -17,6 +17,9 @@ export interface NounPhrase {
   of?: NounPhrase
 }
 
+/** A noun phrase and what hangs on it by “of”, the outermost first. */
+export const withInner = (phrase: NounPhrase): NounPhrase[] => (phrase.of ? [phrase, ...withInner(phrase.of)] : [phrase])
+
 const POSSESSIVE = /^(?:my|your|his|her|its|our|their|whose)$/
 const DETERMINERS = /^(?:the|an?|this|that|these|those|some|any|no|every|each|all|both|another|either|neither|one|many|several|few|such)$/
 const owns = ({ lower }: Word) => /['’]s$|s['’]$/.test(lower) && !/^(?:it|that|there|here|he|she|what|who|let|where)['’]s$/.test(lower)

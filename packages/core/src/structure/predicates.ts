@@ -1,6 +1,6 @@
 import { ADJ, ADP, ADV, AUX, CCONJ, NOUN, PART, PRON, PROPN, SCONJ, VERB } from '../read/parts-of-speech.ts'
 import type { WordTable } from '../read/words/word-table.ts'
-import type { NounPhrase } from './noun-phrases.ts'
+import { type NounPhrase, withInner } from './noun-phrases.ts'
 import type { Lemmatised } from './word.ts'
 
 /** What a preposition adds: “over a stubble field”. */
@@ -50,7 +50,7 @@ interface Placed {
 
 /** The verbs of a sentence with who does what to whom, in order. `phrases` are its noun phrases. */
 export function predicatesOf(words: readonly Lemmatised[], phrases: readonly NounPhrase[], table: WordTable): Predicate[] {
-  const all = phrases.flatMap((phrase) => withInner(phrase))
+  const all = phrases.flatMap(withInner)
   const inside = new Map<number, NounPhrase>()
   for (const phrase of all) for (let i = phrase.from; i < phrase.to; i++) inside.set(i, phrase)
   const placed: Placed = { at: new Map(phrases.map((phrase) => [phrase.from, phrase])), endingAt: new Map(phrases.map((phrase) => [endOf(phrase), phrase])) }
@@ -89,9 +89,6 @@ export function predicatesOf(words: readonly Lemmatised[], phrases: readonly Nou
   return found
 }
 
-function withInner(phrase: NounPhrase): NounPhrase[] {
-  return phrase.of ? [phrase, ...withInner(phrase.of)] : [phrase]
-}
 const endOf = (phrase: NounPhrase): number => (phrase.of ? endOf(phrase.of) : phrase.to)
 
 /** Auxiliaries, negations and adverbs up to the verb that says something: “is not slowly being painted”. */

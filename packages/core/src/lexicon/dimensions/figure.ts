@@ -116,17 +116,6 @@ export const hairLength = dimension(
   'long short',
 )
 
-export const age = dimension(
-  'two ages',
-  'figure',
-  FIGURE,
-  {
-    child: 'child, toddler, infant, baby, newborn, small|little boy|girl, schoolboy, schoolgirl',
-    old: 'elderly, old man|woman|lady|gentleman, aged, wizened, grandmother, grandfather, crone',
-  },
-  'child old',
-)
-
 /** What is worn on the head, feet and hands, or not. */
 export const feet = dimension(
   'bare feet and shod ones',

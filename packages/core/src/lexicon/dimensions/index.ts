@@ -1,6 +1,6 @@
 import type { Dimension } from '../dimension.ts'
 import { colourfulness, contrast } from './colour.ts'
-import { age, arms, baldness, beard, company, dress, expression, eyes, feet, hairColour, hairLength, hands, head, motion, mouth, posture } from './figure.ts'
+import { arms, baldness, beard, company, dress, expression, eyes, feet, hairColour, hairLength, hands, head, motion, mouth, posture } from './figure.ts'
 import { shadow, side, source, sunHeight } from './light.ts'
 import { background, element, exposure, foreground, grain, handsHold, heading, mask, outline, paintSurface, spirit } from './manner.ts'
 import { media } from './media.ts'
@@ -10,7 +10,7 @@ import { hour, season } from './time.ts'
 import { angle, facing, focus, format, gaze, layout, lens, shot, shutter, tilt } from './view.ts'
 import { foliage, heat, lamps, moon, stars, sun, traffic, trees, weather } from './weather.ts'
 
-export { age, angle, material, colourfulness, company, focus, hour, layout, media, room, shadow, shot, side, tide, water, weather }
+export { material, colourfulness, company, focus, hour, layout, media, room, shadow, shot, side, tide, water, weather }
 
 /** Everything of which a picture, a figure or a thing can have one value at a time. */
 export const DIMENSIONS: readonly Dimension[] = [

@@ -1,4 +1,4 @@
-const wordSet = (list: string): ReadonlySet<string> => new Set(list.split(/\s+/))
+import { wordSet } from '../../english/word-set.ts'
 
 /** Words that find fault. */
 const BAD = wordSet('bad badly poor poorly wrong worst low lowest extra missing fused mutated mutilated malformed deformed disfigured distorted mangled broken ugly unnatural cloned duplicate crooked fewer incorrect gross normal too many cross-eyed')

@@ -1,6 +1,6 @@
+import { wordSet } from '../../english/word-set.ts'
 import type { TextRange } from '../../text-range.ts'
 
-const wordSet = (list: string): ReadonlySet<string> => new Set(list.split(/\s+/))
 /** Words of somebody who speaks to somebody: they carry an instruction, and say nothing of a picture. */
 const ADDRESS = wordSet(`please kindly hi hello hey ok okay can could would will u you i we my your our us me it is be i'd we'd i'm we're let's lets let help try job task role now just so then really very much grateful glad happy possible able to do get have see that
   what pls plz here there's here's there this one following if might may should like love use want wants wanted needs need needed looking after for next today thanks thank dear friend artist designer illustrator professional request idea prompt description brief what's am are as`)
